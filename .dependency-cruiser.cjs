@@ -1,0 +1,53 @@
+/** Arrows run one way: app → places → ui, drawing, data, workers → core. The demo scenario is data beside the core. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core' },
+      to: { path: '^src/', pathNot: '^src/core' },
+    },
+    {
+      name: 'core-takes-only-pure-packages',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'core'], pathNot: 'node_modules/(zod|fraction\\.js)/' },
+    },
+    {
+      name: 'demo-knows-only-the-core',
+      severity: 'error',
+      from: { path: '^src/demo' },
+      to: { path: '^src/', pathNot: '^src/(core|demo)' },
+    },
+    {
+      name: 'middle-rooms-do-not-climb',
+      severity: 'error',
+      from: { path: '^src/(ui|drawing|data|workers)' },
+      to: { path: '^src/(app|places)' },
+    },
+    {
+      name: 'places-do-not-know-routes',
+      severity: 'error',
+      from: { path: '^src/places' },
+      to: { path: '^src/app' },
+    },
+    {
+      name: 'one-door-to-storage',
+      severity: 'error',
+      from: { path: '^(src|cli|scripts)', pathNot: '^src/data' },
+      to: { path: 'node_modules/dexie' },
+    },
+    {
+      name: 'physics-does-not-know-families',
+      severity: 'error',
+      from: { path: '^src/core/(units|hydro|parts)' },
+      to: { path: '^src/core/lure/family' },
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+  },
+};

@@ -1,0 +1,351 @@
+/**
+ * Steady spin of one blade on a clevis or swivel.
+ *
+ * Axes: the axle is x, nose to tail, water flowing along +x at U. The blade trails from its hole at the spread angle β
+ * from the axle and turns at ω. A strip of area dA at distance s from the hole sits at radius
+ *     r = r₀ + s·sin β                           (r₀ the drop of the clevis)
+ *     v_t = ωr,   v_n = U·sin β,   q = ½ρ(v_t² + v_n²),   α = atan2(v_n, v_t) − ψ.
+ * Normal and edge coefficients
+ *     C_N = sin α / (1/a + (1/1.18 − 1/a)|sin α|),   a = 2πΛ/(2 + √(4 + Λ²)),   Λ = L²/A,    edge: C_A·cos α.
+ * Torque      Q = Σ q r (C_N sin ψ − C_A cos α cos ψ) dA
+ * Flow normal F = q (C_N cos ψ + C_A cos α sin ψ) dA, with radial part N = Σ F cos β and axial part D = Σ F sin β.
+ * Flap        Σ (ρ_b t + ρz) ω² r s cos β dA = k_c Σ s F
+ * Friction    Q = μ[r_wire √((F_c − N)² + W′²) + r_face D] + T_swivel,   F_c = Σ (ρ_b t + ρz) ω² r dA.
+ *
+ * Dividing by U², the flap balance holds κ = ω/U and β alone: one curve β(κ) serves every speed. What is left is one
+ * equation in κ at each U. Of its roots the running one is the largest κ at which torque falls through friction.
+ *
+ * Not in it: gravity around the turn, wakes (see wake.ts), the start from rest. Source: the project's model note,
+ * docs/model.md; coefficients by `npm run calibrate`.
+ */
+import type { BladeStrips } from '../parts/outline';
+import { findRoot } from './root';
+
+export interface SpinCoefficients {
+  /** Set angle ψ of the chord, rad. */
+  readonly setAngleRad: number;
+  /** Flap factor k_c. */
+  readonly flapFactor: number;
+  /** Edge drag coefficient C_A of this very blade. */
+  readonly edgeDrag: number;
+}
+
+export interface SpinBlade {
+  readonly strips: BladeStrips;
+  readonly lengthM: number;
+  readonly planAreaM2: number;
+  /** Mass of metal per plan area, ρ_b·t, kg/m². */
+  readonly sheetMassKgM2: number;
+  /** Hole to tip, m. */
+  readonly reachM: number;
+  /** Weight in water W′, N. */
+  readonly weightInWaterN: number;
+  readonly coefficients: SpinCoefficients;
+}
+
+export interface Bearing {
+  /** Drop of the clevis r₀: axle to the hole of the blade, m. */
+  readonly dropM: number;
+  readonly friction: number;
+  readonly wireRadiusM: number;
+  readonly faceRadiusM: number;
+  readonly swivelTorqueNm: number;
+}
+
+/** Steel on brass, wet and clean: the bearing the reference behaviour is stated for. */
+export const GOOD_CLEVIS_BEARING: Bearing = {
+  dropM: 0.002,
+  friction: 0.15,
+  wireRadiusM: 0.00045,
+  faceRadiusM: 0.001,
+  swivelTorqueNm: 0,
+};
+
+export interface Turning {
+  readonly outcome: 'turning';
+  readonly rateHz: number;
+  readonly spreadRad: number;
+  readonly tipSpeedRatio: number;
+  readonly tipRadiusM: number;
+  readonly dragN: number;
+  readonly dragAreaM2: number;
+  /** Radial pull on the hinge F_c − N, N: two large terms that nearly cancel. */
+  readonly hingeRadialN: number;
+  readonly frictionTorqueNm: number;
+  readonly driveTorqueNm: number;
+  readonly evaluations: number;
+}
+
+export type SpinOutcome =
+  | Turning
+  | { readonly outcome: 'doesNotTurn'; readonly reason: 'noFlow' | 'frictionHoldsIt' }
+  | {
+      readonly outcome: 'outsideModel';
+      readonly quantity: 'speedMps' | 'planAreaM2' | 'sheetMassKgM2' | 'spreadRad';
+      readonly value: number;
+      readonly limit: number;
+    }
+  | { readonly outcome: 'didNotConverge'; readonly residual: number }
+  | { readonly outcome: 'notFinite'; readonly where: string };
+
+/** Above this speed through the water blades leave it or fold; the trade's fastest retrieve is about 2 m/s. */
+export const MAX_SPEED_MPS = 5;
+/** Broadside normal coefficient of a low-aspect plate. */
+const STALLED_NORMAL = 1.18;
+const MAX_SPREAD_RAD = (89.5 * Math.PI) / 180;
+/** The scan of κ·reach from the fastest turning worth trying downward; a step is small against the distance of two roots. */
+const SCAN_FASTEST = 8;
+const SCAN_SLOWEST = 0.04;
+const SCAN_RATIO = 0.8;
+const SCAN_TOLERANCE_RAD = 1e-4;
+const REFINED_TOLERANCE_RAD = 1e-9;
+
+/** Lift-curve slope at low aspect ratio Λ = L²/A (Helmbold). */
+export function normalSlope(lengthM: number, planAreaM2: number): number {
+  const aspect = lengthM ** 2 / planAreaM2;
+  return (2 * Math.PI * aspect) / (2 + Math.sqrt(4 + aspect ** 2));
+}
+
+/** Sums over the blade at U = 1, spread β and κ = ω/U. All fields scale with U². */
+interface Loads {
+  torque: number;
+  radial: number;
+  drag: number;
+  flapMoment: number;
+  spinMoment: number;
+  centrifugal: number;
+}
+
+class BladeLoads {
+  private readonly slope: number;
+  private readonly sinPsi: number;
+  private readonly cosPsi: number;
+  readonly loads: Loads = { torque: 0, radial: 0, drag: 0, flapMoment: 0, spinMoment: 0, centrifugal: 0 };
+  evaluations = 0;
+
+  constructor(
+    private readonly blade: SpinBlade,
+    private readonly dropM: number,
+    private readonly waterDensityKgM3: number,
+  ) {
+    this.slope = normalSlope(blade.lengthM, blade.planAreaM2);
+    this.sinPsi = Math.sin(blade.coefficients.setAngleRad);
+    this.cosPsi = Math.cos(blade.coefficients.setAngleRad);
+  }
+
+  /** Writes the sums at (β, κ) into `loads`. */
+  sumInPlace(spreadRad: number, kappa: number): void {
+    this.evaluations++;
+    const { strips, sheetMassKgM2, coefficients } = this.blade;
+    const { armM, areaM2, hollowM, count } = strips;
+    const { sinPsi, cosPsi, waterDensityKgM3: rho, dropM } = this;
+    const inverseSlope = 1 / this.slope;
+    const stallTerm = 1 / STALLED_NORMAL - inverseSlope;
+    const sinBeta = Math.sin(spreadRad);
+    const cosBeta = Math.cos(spreadRad);
+    const vn = sinBeta;
+    let torque = 0;
+    let normal = 0;
+    let flapMoment = 0;
+    let spinMoment = 0;
+    let centrifugal = 0;
+    for (let i = 0; i < count; i++) {
+      const s = armM[i] as number;
+      const dA = areaM2[i] as number;
+      const r = dropM + s * sinBeta;
+      const vt = kappa * r;
+      const v2 = vt * vt + vn * vn;
+      if (v2 === 0) continue;
+      const v = Math.sqrt(v2);
+      const sinAlpha = (vn * cosPsi - vt * sinPsi) / v;
+      const cosAlpha = (vt * cosPsi + vn * sinPsi) / v;
+      const cn = sinAlpha / (inverseSlope + stallTerm * Math.abs(sinAlpha));
+      const ca = coefficients.edgeDrag * cosAlpha;
+      const qdA = 0.5 * rho * v2 * dA;
+      const force = qdA * (cn * cosPsi + ca * sinPsi);
+      torque += qdA * r * (cn * sinPsi - ca * cosPsi);
+      normal += force;
+      flapMoment += force * s;
+      const inertia = (sheetMassKgM2 + rho * (hollowM[i] as number)) * kappa * kappa * r * dA;
+      spinMoment += inertia * s;
+      centrifugal += inertia;
+    }
+    const out = this.loads;
+    out.torque = torque;
+    out.radial = normal * cosBeta;
+    out.drag = normal * sinBeta;
+    out.flapMoment = coefficients.flapFactor * flapMoment;
+    out.spinMoment = spinMoment * cosBeta;
+    out.centrifugal = centrifugal;
+  }
+
+  /** β at which the flung blade and the flow balance for this κ; `loads` is left at that β. */
+  balanceInPlace(kappa: number, guessRad: number | null, toleranceRad: number): number {
+    const excess = (spreadRad: number) => {
+      this.sumInPlace(spreadRad, kappa);
+      return this.loads.spinMoment - this.loads.flapMoment;
+    };
+    let low = 1e-4;
+    let high = MAX_SPREAD_RAD;
+    if (guessRad !== null) {
+      // A narrow bracket round the last answer, widened to the whole range when it does not hold the root.
+      const near = findRoot(excess, Math.max(low, guessRad * 0.85), Math.min(high, guessRad * 1.15 + 0.01), toleranceRad);
+      if (near.outcome === 'converged') return this.settle(near.x, kappa);
+      if (near.outcome === 'noBracket') {
+        if (near.fHigh > 0) low = Math.min(high, guessRad * 1.15 + 0.01);
+        else high = Math.max(low, guessRad * 0.85);
+      }
+    }
+    const wide = findRoot(excess, low, high, toleranceRad);
+    if (wide.outcome === 'converged') return this.settle(wide.x, kappa);
+    if (wide.outcome === 'noBracket') return this.settle(wide.fHigh > 0 ? MAX_SPREAD_RAD : low, kappa);
+    return NaN;
+  }
+
+  private settle(spreadRad: number, kappa: number): number {
+    this.sumInPlace(spreadRad, kappa);
+    return spreadRad;
+  }
+}
+
+/**
+ * The steady turning state at each speed through the water.
+ * @param speedsMps speeds U, m/s; 0 < U ≤ MAX_SPEED_MPS, others come back as a named outcome
+ * @returns one outcome per speed, in order; never throws on numbers, never returns NaN
+ */
+export function steadySpin(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedsMps: readonly number[],
+): SpinOutcome[] {
+  if (!(blade.planAreaM2 > 0)) return speedsMps.map(() => outside('planAreaM2', blade.planAreaM2, 0));
+  if (!(blade.sheetMassKgM2 >= 0)) return speedsMps.map(() => outside('sheetMassKgM2', blade.sheetMassKgM2, 0));
+  const loads = new BladeLoads(blade, bearing.dropM, waterDensityKgM3);
+  const scan = new TipRatioScan(loads, blade.reachM);
+  return speedsMps.map((speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps));
+}
+
+function outside(quantity: 'speedMps' | 'planAreaM2' | 'sheetMassKgM2' | 'spreadRad', value: number, limit: number) {
+  return { outcome: 'outsideModel', quantity, value: Number.isFinite(value) ? value : limit, limit } as const;
+}
+
+interface ScanPoint {
+  readonly kappa: number;
+  readonly spreadRad: number;
+  readonly loads: Loads;
+}
+
+/** β(κ) and its loads from fast to slow turning, worked out only as far as a speed asks for it and then kept. */
+class TipRatioScan {
+  private readonly points: ScanPoint[] = [];
+
+  constructor(
+    private readonly loads: BladeLoads,
+    private readonly reachM: number,
+  ) {}
+
+  /** The step `index` of the scan, or null past its slow end. */
+  at(index: number): ScanPoint | null {
+    while (this.points.length <= index) {
+      const kappaReach = SCAN_FASTEST * SCAN_RATIO ** this.points.length;
+      if (kappaReach < SCAN_SLOWEST) return null;
+      const kappa = kappaReach / this.reachM;
+      const last = this.points.at(-1)?.spreadRad ?? null;
+      const spreadRad = this.loads.balanceInPlace(kappa, last, SCAN_TOLERANCE_RAD);
+      this.points.push({ kappa, spreadRad, loads: { ...this.loads.loads } });
+    }
+    return this.points[index] ?? null;
+  }
+}
+
+function frictionTorque(loads: Loads, bearing: Bearing, speedMps: number, weightInWaterN: number): number {
+  const u2 = speedMps * speedMps;
+  const onWire = Math.hypot((loads.centrifugal - loads.radial) * u2, weightInWaterN);
+  const onFace = Math.abs(loads.drag) * u2;
+  return (
+    bearing.friction * (bearing.wireRadiusM * onWire + bearing.faceRadiusM * onFace) + bearing.swivelTorqueNm
+  );
+}
+
+function spinAt(
+  loads: BladeLoads,
+  scan: TipRatioScan,
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedMps: number,
+): SpinOutcome {
+  if (speedMps === 0) return { outcome: 'doesNotTurn', reason: 'noFlow' };
+  if (!(speedMps > 0 && speedMps <= MAX_SPEED_MPS)) {
+    return outside('speedMps', speedMps, speedMps > 0 ? MAX_SPEED_MPS : 0);
+  }
+  const u2 = speedMps * speedMps;
+  const excessOf = (sums: Loads) => sums.torque * u2 - frictionTorque(sums, bearing, speedMps, blade.weightInWaterN);
+
+  let faster: ScanPoint | null = null;
+  let fasterExcess = 0;
+  for (let index = 0; ; index++) {
+    const point = scan.at(index);
+    if (!point) return { outcome: 'doesNotTurn', reason: 'frictionHoldsIt' };
+    const excess = excessOf(point.loads);
+    if (!Number.isFinite(excess)) return { outcome: 'notFinite', where: 'torque' };
+    if (faster && excess > 0 && fasterExcess <= 0) {
+      return refine(loads, point, faster, excess, fasterExcess, excessOf, blade, bearing, waterDensityKgM3, speedMps);
+    }
+    faster = point;
+    fasterExcess = excess;
+  }
+}
+
+function refine(
+  loads: BladeLoads,
+  slower: ScanPoint,
+  faster: ScanPoint,
+  slowerExcess: number,
+  fasterExcess: number,
+  excessOf: (sums: Loads) => number,
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedMps: number,
+): SpinOutcome {
+  const before = loads.evaluations;
+  let spreadRad = slower.spreadRad;
+  const root = findRoot(
+    (kappa) => {
+      spreadRad = loads.balanceInPlace(kappa, spreadRad, REFINED_TOLERANCE_RAD);
+      return excessOf(loads.loads);
+    },
+    slower.kappa,
+    faster.kappa,
+    1e-9 * slower.kappa,
+    slowerExcess,
+    fasterExcess,
+  );
+  if (root.outcome === 'notFinite') return { outcome: 'notFinite', where: 'flap balance' };
+  if (root.outcome !== 'converged') {
+    return { outcome: 'didNotConverge', residual: root.outcome === 'didNotConverge' ? root.residual : fasterExcess };
+  }
+  spreadRad = loads.balanceInPlace(root.x, spreadRad, REFINED_TOLERANCE_RAD);
+  if (spreadRad >= MAX_SPREAD_RAD) return outside('spreadRad', spreadRad, MAX_SPREAD_RAD);
+
+  const sums = loads.loads;
+  const u2 = speedMps * speedMps;
+  const omega = root.x * speedMps;
+  const tipRadiusM = bearing.dropM + blade.reachM * Math.sin(spreadRad);
+  const dragN = sums.drag * u2;
+  return {
+    outcome: 'turning',
+    rateHz: omega / (2 * Math.PI),
+    spreadRad,
+    tipSpeedRatio: root.x * tipRadiusM,
+    tipRadiusM,
+    dragN,
+    dragAreaM2: dragN / (0.5 * waterDensityKgM3 * u2),
+    hingeRadialN: (sums.centrifugal - sums.radial) * u2,
+    frictionTorqueNm: frictionTorque(sums, bearing, speedMps, blade.weightInWaterN),
+    driveTorqueNm: sums.torque * u2,
+    evaluations: loads.evaluations - before,
+  };
+}

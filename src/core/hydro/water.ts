@@ -1,0 +1,26 @@
+/** The water a lure runs in. */
+export interface Water {
+  readonly temperatureK: number;
+  /** Salinity, g of salt per kg of water. Lakes and rivers 0; the open sea about 35. */
+  readonly salinityGPerKg: number;
+}
+
+export const LAKE_WATER: Water = { temperatureK: 293.15, salinityGPerKg: 0 };
+export const GRAVITY_MPS2 = 9.80665;
+
+/**
+ * Density, kg/m³. Fresh water by Kell's rational polynomial for 1 atm (J. Chem. Eng. Data 20, 1975, eq. 16; within
+ * 0.01 kg/m³ from 0 to 40 °C), plus 0.78 kg/m³ per g/kg of salt, a linear fit good to 0.5 kg/m³ up to sea water.
+ */
+export function waterDensity(water: Water): number {
+  const t = water.temperatureK - 273.15;
+  const fresh =
+    (999.83952 +
+      16.945176 * t -
+      7.9870401e-3 * t ** 2 -
+      46.170461e-6 * t ** 3 +
+      105.56302e-9 * t ** 4 -
+      280.54253e-12 * t ** 5) /
+    (1 + 16.87985e-3 * t);
+  return fresh + 0.78 * water.salinityGPerKg;
+}

@@ -1,0 +1,202 @@
+/**
+ * Edits as reversible data. `applyEdits` gives the next lure and the edits that lead back exactly;
+ * undo, history, repairs and the cost of a change are all made of them.
+ */
+import { lengthM, positiveLengthM, shortText, z } from '../schema';
+import { never } from '../never';
+import { partSchema, wireSchema } from '../parts/part';
+import {
+  itemIdSchema,
+  itemSchema,
+  madeSchema,
+  seatSchema,
+  strandEntrySchema,
+  wireEndSchema,
+  type Build,
+  type Item,
+  type ItemId,
+  type Lure,
+  type StrandEntry,
+} from './lure';
+import { structureProblem, type Refusal } from './structure';
+
+const placedEntrySchema = z.strictObject({ index: z.number().int().nonnegative(), entry: strandEntrySchema });
+
+export const editSchema = z.discriminatedUnion('kind', [
+  /** Puts items in; each entry's index is its place in the finished strand, rising. */
+  z.strictObject({
+    kind: z.literal('insert'),
+    items: z.array(itemSchema).min(1).max(100),
+    entries: z.array(placedEntrySchema).max(200),
+  }),
+  /** Takes items out with all their strand entries; what hangs on them must be listed too. */
+  z.strictObject({ kind: z.literal('remove'), items: z.array(itemIdSchema).min(1).max(100) }),
+  /** Moves one strand entry so that it ends up at `to`. */
+  z.strictObject({
+    kind: z.literal('move'),
+    from: z.number().int().nonnegative(),
+    to: z.number().int().nonnegative(),
+  }),
+  z.strictObject({ kind: z.literal('swapPart'), item: itemIdSchema, part: partSchema }),
+  z.strictObject({
+    kind: z.literal('adjust'),
+    item: itemIdSchema,
+    changes: z.strictObject({
+      flipped: z.boolean().optional(),
+      role: shortText.nullable().optional(),
+      cutLengthM: positiveLengthM.nullable().optional(),
+    }),
+  }),
+  /** Moves an item between places off the strand. */
+  z.strictObject({ kind: z.literal('reseat'), item: itemIdSchema, seat: seatSchema }),
+  z.strictObject({
+    kind: z.literal('carrier'),
+    changes: z.strictObject({
+      wire: wireSchema.optional(),
+      nose: wireEndSchema.optional(),
+      tail: wireEndSchema.optional(),
+      freeRoomM: lengthM.optional(),
+    }),
+  }),
+  z.strictObject({ kind: z.literal('rename'), name: shortText }),
+  z.strictObject({ kind: z.literal('note'), note: z.string().max(4000) }),
+  z.strictObject({ kind: z.literal('mark'), made: madeSchema.nullable() }),
+]);
+export type Edit = z.infer<typeof editSchema>;
+
+export type Applied =
+  | { readonly ok: true; readonly lure: Lure; readonly inverse: readonly Edit[] }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+type Step = { readonly lure: Lure; readonly inverse: Edit } | { readonly refusal: Refusal };
+
+/**
+ * Applies edits in order as one change. Only the end result must be possible, so legs may pass through crossed states.
+ * On refusal nothing has changed. Law: applying `inverse` to the result gives the first lure back exactly.
+ */
+export function applyEdits(lure: Lure, edits: readonly Edit[]): Applied {
+  let current = lure;
+  const inverse: Edit[] = [];
+  for (const edit of edits) {
+    const step = applyOne(current, edit);
+    if ('refusal' in step) return { ok: false, refusal: step.refusal };
+    current = step.lure;
+    inverse.unshift(step.inverse);
+  }
+  const refusal = structureProblem(current.build);
+  return refusal ? { ok: false, refusal } : { ok: true, lure: current, inverse };
+}
+
+function applyOne(lure: Lure, edit: Edit): Step {
+  const { build } = lure;
+  switch (edit.kind) {
+    case 'insert':
+      return insert(lure, edit.items, edit.entries);
+    case 'remove':
+      return remove(lure, edit.items);
+    case 'move': {
+      const { length } = build.strand;
+      const worst = Math.max(edit.from, edit.to);
+      if (worst >= length) return { refusal: { code: 'noSuchPlace', index: worst, length } };
+      const strand = [...build.strand];
+      strand.splice(edit.to, 0, ...strand.splice(edit.from, 1));
+      return { lure: withBuild(lure, { strand }), inverse: { kind: 'move', from: edit.to, to: edit.from } };
+    }
+    case 'swapPart':
+      return change(lure, edit.item, (item) =>
+        item.part.kind === edit.part.kind
+          ? {
+              item: { ...item, part: edit.part },
+              inverse: { kind: 'swapPart', item: item.id, part: item.part },
+            }
+          : { refusal: { code: 'swapKind', item: item.id, from: item.part.kind, to: edit.part.kind } },
+      );
+    case 'adjust':
+      return change(lure, edit.item, (item) => ({
+        item: { ...item, ...edit.changes },
+        inverse: { kind: 'adjust', item: item.id, changes: sameKeys(edit.changes, item) },
+      }));
+    case 'reseat':
+      return change(lure, edit.item, (item) => ({
+        item: { ...item, seat: edit.seat },
+        inverse: { kind: 'reseat', item: item.id, seat: item.seat },
+      }));
+    case 'carrier':
+      return {
+        lure: withBuild(lure, { carrier: { ...build.carrier, ...edit.changes } }),
+        inverse: { kind: 'carrier', changes: sameKeys(edit.changes, build.carrier) },
+      };
+    case 'rename':
+      return { lure: { ...lure, name: edit.name }, inverse: { kind: 'rename', name: lure.name } };
+    case 'note':
+      return { lure: { ...lure, note: edit.note }, inverse: { kind: 'note', note: lure.note } };
+    case 'mark':
+      return { lure: { ...lure, made: edit.made }, inverse: { kind: 'mark', made: lure.made } };
+    default:
+      return never(edit, 'applyEdits');
+  }
+}
+
+function insert(
+  lure: Lure,
+  items: readonly Item[],
+  entries: readonly { readonly index: number; readonly entry: StrandEntry }[],
+): Step {
+  const next: Record<ItemId, Item> = { ...lure.build.items };
+  for (const item of items) {
+    if (next[item.id]) return { refusal: { code: 'itemExists', item: item.id } };
+    next[item.id] = item;
+  }
+  const strand = [...lure.build.strand];
+  for (const { index, entry } of entries) {
+    if (index > strand.length) return { refusal: { code: 'noSuchPlace', index, length: strand.length } };
+    strand.splice(index, 0, entry);
+  }
+  return {
+    lure: withBuild(lure, { items: next, strand }),
+    inverse: { kind: 'remove', items: items.map(({ id }) => id) },
+  };
+}
+
+function remove(lure: Lure, ids: readonly ItemId[]): Step {
+  const next: Record<ItemId, Item> = { ...lure.build.items };
+  const items: Item[] = [];
+  for (const id of ids) {
+    const item = next[id];
+    if (!item) return { refusal: { code: 'unknownItem', item: id } };
+    items.push(item);
+    delete next[id];
+  }
+  const isGone = (entry: StrandEntry) => ids.includes(entry.item);
+  const entries = lure.build.strand.map((entry, index) => ({ index, entry })).filter(({ entry }) => isGone(entry));
+  return {
+    lure: withBuild(lure, { items: next, strand: lure.build.strand.filter((entry) => !isGone(entry)) }),
+    inverse: { kind: 'insert', items, entries },
+  };
+}
+
+function change(
+  lure: Lure,
+  id: ItemId,
+  apply: (item: Item) => { item: Item; inverse: Edit } | { refusal: Refusal },
+): Step {
+  const item = lure.build.items[id];
+  if (!item) return { refusal: { code: 'unknownItem', item: id } };
+  const result = apply(item);
+  if ('refusal' in result) return result;
+  return {
+    lure: withBuild(lure, { items: { ...lure.build.items, [id]: result.item } }),
+    inverse: result.inverse,
+  };
+}
+
+function withBuild(lure: Lure, changes: Partial<Build>): Lure {
+  return { ...lure, build: { ...lure.build, ...changes } };
+}
+
+/** The old values of just the fields that `changes` touches. */
+function sameKeys<T extends object>(changes: Partial<T>, old: T): Partial<T> {
+  const kept: Partial<T> = {};
+  for (const key of Object.keys(changes) as (keyof T)[]) kept[key] = old[key];
+  return kept;
+}

@@ -1,0 +1,203 @@
+/**
+ * The kinds of part as measured things. Lengths in metres, masses in kilograms, always as measured:
+ * a trade number is only a maker's label and never enters the arithmetic.
+ */
+import { hexColour, lengthM, positiveLengthM, shortText, z } from '../schema';
+import { BLADE_PATTERNS } from './blade-pattern';
+import { MATERIAL_IDS } from './material';
+
+export const partIdSchema = z
+  .string()
+  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a part id: small letters, digits and single hyphens')
+  .max(80)
+  .brand<'PartId'>();
+export type PartId = z.infer<typeof partIdSchema>;
+
+export const finishSchema = z.strictObject({
+  name: shortText,
+  hex: hexColour,
+  sheen: z.enum(['metal', 'gloss', 'matte', 'clear']),
+});
+export type Finish = z.infer<typeof finishSchema>;
+
+const common = {
+  id: partIdSchema,
+  name: shortText,
+  maker: shortText,
+  /** What the maker calls the size; null where parts of the kind are sold by measure. */
+  label: z.string().max(20).nullable(),
+  material: z.enum(MATERIAL_IDS),
+  finish: finishSchema,
+  massKg: z.number().positive().max(1),
+};
+
+/** Straight wire sold in lengths; the mass is that of one stock length. */
+export const wireSchema = z.strictObject({
+  kind: z.literal('wire'),
+  ...common,
+  diameterM: positiveLengthM,
+  stockLengthM: positiveLengthM,
+});
+
+/** Two legs on the axle, a lobe that carries the blade. The blade can be changed later only on a quick-change clevis. */
+export const clevisSchema = z.strictObject({
+  kind: z.literal('clevis'),
+  ...common,
+  style: z.enum(['folded', 'stirrup', 'quickChange']),
+  /** Thickness of each leg along the axle. */
+  legThicknessM: positiveLengthM,
+  /** Clear distance between the legs along the axle. */
+  legGapM: positiveLengthM,
+  /** Hole of each leg. */
+  boreM: positiveLengthM,
+  /** Axle to where the blade's hole hangs. */
+  dropM: positiveLengthM,
+  /** Thickness of what passes through the blade's hole. */
+  lobeThicknessM: positiveLengthM,
+});
+
+/** A blade; `finish` is the front (the outside of the cup), `backFinish` the hollow. Mass is the blade's own. */
+export const bladeSchema = z.strictObject({
+  kind: z.literal('blade'),
+  ...common,
+  pattern: z.enum(BLADE_PATTERNS),
+  lengthM: positiveLengthM,
+  widthM: positiveLengthM,
+  thicknessM: positiveLengthM,
+  cupDepthM: lengthM,
+  /** Root end to the centre of the hole. */
+  holeOffsetM: positiveLengthM,
+  holeDiameterM: positiveLengthM,
+  texture: z.enum(['smooth', 'hammered']),
+  backFinish: finishSchema,
+});
+
+const bored = { lengthM: positiveLengthM, boreM: positiveLengthM };
+
+export const beadSchema = z.strictObject({
+  kind: z.literal('bead'),
+  ...common,
+  ...bored,
+  shape: z.enum(['round', 'faceted', 'disc']),
+  diameterM: positiveLengthM,
+  /** Wall of a hollow metal bead; null when solid. */
+  wallM: positiveLengthM.nullable(),
+});
+
+/** A tube on the wire: the bearing a bell rides on, or a spacer. */
+export const sleeveSchema = z.strictObject({
+  kind: z.literal('sleeve'),
+  ...common,
+  ...bored,
+  diameterM: positiveLengthM,
+});
+
+/** A hollow bell: closed and bored at its neck, open at its mouth. */
+export const bellSchema = z.strictObject({
+  kind: z.literal('bell'),
+  ...common,
+  ...bored,
+  neckDiameterM: positiveLengthM,
+  mouthDiameterM: positiveLengthM,
+  wallM: positiveLengthM,
+});
+
+/** A solid turned piece that knocks against a bell. */
+export const strikerSchema = z.strictObject({
+  kind: z.literal('striker'),
+  ...common,
+  ...bored,
+  diameterM: positiveLengthM,
+});
+
+/** A domed cup that sits over the end of its neighbour by `nestDepthM`. */
+export const capSchema = z.strictObject({
+  kind: z.literal('cap'),
+  ...common,
+  ...bored,
+  diameterM: positiveLengthM,
+  wallM: positiveLengthM,
+  nestDepthM: lengthM,
+});
+
+export const weightSchema = z.strictObject({
+  kind: z.literal('weight'),
+  ...common,
+  ...bored,
+  shape: z.enum(['barrel', 'egg', 'cylinder', 'teardrop']),
+  diameterM: positiveLengthM,
+});
+
+/** Hair, feather or chenille tied down with thread: a band of `bandLengthM` and fibres trailing from it. */
+export const dressingSchema = z.strictObject({
+  kind: z.literal('dressing'),
+  ...common,
+  style: z.enum(['hair', 'feather', 'chenille']),
+  bandLengthM: positiveLengthM,
+  /** From the front of the band to the fibre tips. */
+  fibreLengthM: positiveLengthM,
+  /** Thickness of the bundle where it is fullest. */
+  bulkM: positiveLengthM,
+  /** Thickness of the bundle pressed flat under the thread: what its mass comes from. */
+  coreM: positiveLengthM,
+  threadHex: hexColour,
+});
+
+/** Two turns of wire. */
+export const splitRingSchema = z.strictObject({
+  kind: z.literal('splitRing'),
+  ...common,
+  outerDiameterM: positiveLengthM,
+  wireDiameterM: positiveLengthM,
+});
+
+export const hookSchema = z.strictObject({
+  kind: z.literal('hook'),
+  ...common,
+  points: z.union([z.literal(1), z.literal(3)]),
+  wireDiameterM: positiveLengthM,
+  /** Front of the eye to the back of the bend. */
+  lengthM: positiveLengthM,
+  /** Point to shank. */
+  gapM: positiveLengthM,
+  eyeInnerDiameterM: positiveLengthM,
+  eye: z.enum(['closed', 'open']),
+  barb: z.boolean(),
+});
+
+/** Tube sold by the length; the mass is that of one stock length, as supplied. */
+export const shrinkTubeSchema = z.strictObject({
+  kind: z.literal('shrinkTube'),
+  ...common,
+  suppliedBoreM: positiveLengthM,
+  recoveredBoreM: positiveLengthM,
+  suppliedWallM: positiveLengthM,
+  stockLengthM: positiveLengthM,
+  /** Share of its length that the tube loses when it shrinks. */
+  lengthwiseShrink: z.number().min(0).max(0.3),
+});
+
+export const partSchema = z.discriminatedUnion('kind', [
+  wireSchema,
+  clevisSchema,
+  bladeSchema,
+  beadSchema,
+  sleeveSchema,
+  bellSchema,
+  strikerSchema,
+  capSchema,
+  weightSchema,
+  dressingSchema,
+  splitRingSchema,
+  hookSchema,
+  shrinkTubeSchema,
+]);
+
+export type Part = z.infer<typeof partSchema>;
+export type PartKind = Part['kind'];
+export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
+export type Blade = PartOf<'blade'>;
+export type Wire = PartOf<'wire'>;
+export type Hook = PartOf<'hook'>;
+
+export const PART_KINDS = partSchema.options.map((option) => option.shape.kind.value) as PartKind[];
