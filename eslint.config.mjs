@@ -3,10 +3,21 @@ import nextTypescript from 'eslint-config-next/typescript';
 import jsxA11y from 'eslint-plugin-jsx-a11y';
 import tseslint from 'typescript-eslint';
 
-const impureGlobals = ['window', 'document', 'navigator', 'localStorage', 'indexedDB', 'fetch', 'performance', 'process'];
+const impureGlobals = [
+  'window',
+  'document',
+  'navigator',
+  'localStorage',
+  'indexedDB',
+  'fetch',
+  'performance',
+  'process',
+];
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'playwright-report/**', 'test-results/**', 'coverage/**'] },
+  {
+    ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'playwright-report/**', 'test-results/**', 'coverage/**'],
+  },
   ...next,
   ...nextTypescript,
   ...tseslint.configs.strict,

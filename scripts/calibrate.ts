@@ -56,7 +56,8 @@ function calibrate(pattern: BladePattern) {
       if (!best || missPercent < best.missPercent) best = { coefficients, missPercent };
     }
   }
-  if (!best || best.missPercent > 0.1) throw new Error(`calibrate: ${pattern} misses by ${String(best?.missPercent)} %`);
+  if (!best || best.missPercent > 0.1)
+    throw new Error(`calibrate: ${pattern} misses by ${String(best?.missPercent)} %`);
   return best;
 }
 

@@ -189,7 +189,12 @@ class BladeLoads {
     let high = MAX_SPREAD_RAD;
     if (guessRad !== null) {
       // A narrow bracket round the last answer, widened to the whole range when it does not hold the root.
-      const near = findRoot(excess, Math.max(low, guessRad * 0.85), Math.min(high, guessRad * 1.15 + 0.01), toleranceRad);
+      const near = findRoot(
+        excess,
+        Math.max(low, guessRad * 0.85),
+        Math.min(high, guessRad * 1.15 + 0.01),
+        toleranceRad,
+      );
       if (near.outcome === 'converged') return this.settle(near.x, kappa);
       if (near.outcome === 'noBracket') {
         if (near.fHigh > 0) low = Math.min(high, guessRad * 1.15 + 0.01);
@@ -263,9 +268,7 @@ function frictionTorque(loads: Loads, bearing: Bearing, speedMps: number, weight
   const u2 = speedMps * speedMps;
   const onWire = Math.hypot((loads.centrifugal - loads.radial) * u2, weightInWaterN);
   const onFace = Math.abs(loads.drag) * u2;
-  return (
-    bearing.friction * (bearing.wireRadiusM * onWire + bearing.faceRadiusM * onFace) + bearing.swivelTorqueNm
-  );
+  return bearing.friction * (bearing.wireRadiusM * onWire + bearing.faceRadiusM * onFace) + bearing.swivelTorqueNm;
 }
 
 function spinAt(

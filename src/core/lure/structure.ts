@@ -83,7 +83,7 @@ function seatProblem(build: Build, item: Item): Refusal | null {
   const parent = build.items[seat.item];
   if (!parent) return { code: 'leavesHanging', item: item.id, on: seat.item };
   const seen = new Set<string>([item.id]);
-  for (let above: Item | undefined = parent; above; ) {
+  for (let above: Item | undefined = parent; above;) {
     if (seen.has(above.id)) return { code: 'hangsOnItself', item: item.id };
     seen.add(above.id);
     above = above.seat.on === 'item' ? build.items[above.seat.item] : undefined;

@@ -85,7 +85,12 @@ export const PATTERNS: Readonly<Record<BladePattern, PatternFacts>> = {
     { widestAt: 0.6, root: SHOULDERED, tip: ROUND },
     [1.5, 40, 0.42],
   ),
-  french: facts('French', [26.5, 16.5, 0.45, 0.1], { widestAt: 0.57, root: SOFT_SHOULDER, tip: ROUND }, [1.6, 41, 0.39]),
+  french: facts(
+    'French',
+    [26.5, 16.5, 0.45, 0.1],
+    { widestAt: 0.57, root: SOFT_SHOULDER, tip: ROUND },
+    [1.6, 41, 0.39],
+  ),
   willow: facts('willow', [47, 16, 0.5, 0.12], { widestAt: 0.5, root: POINTED, tip: POINTED }, [1.45, 24, 0.22]),
   alwaysTurning: facts(
     'always-turning',

@@ -1,0 +1,122 @@
+/**
+ * Blade against hook, in the plane through the wire's axis: a turning blade sweeps every side, so radius and place along
+ * the wire are all that matter.
+ *
+ * At rest the blade lies back along the wire and its tip reaches furthest. A hook free on its ring can fall back at any
+ * angle, so the blade must end before the hook's eye; a hook held in line by a tube can only lean a little, so the blade
+ * must end before its points.
+ * Turning, the blade stands at the spread angle, anywhere in its predicted band; the hook trails and can lean.
+ *
+ * Clearances are signed, m: the way from the blade to the nearest of the hook, below zero by how far it reaches in.
+ */
+import { PATTERNS } from '../parts/blade-pattern';
+import { bladeReach, chordRatio } from '../parts/outline';
+import { hookLimb } from '../parts/hook-form';
+import type { Hook } from '../parts/part';
+import type { Layout, PlacedOff } from './layout';
+import { tubeHoldsHook } from './lengths';
+import type { ItemId } from './lure';
+import type { SpinSeat } from './spin-seats';
+
+/** What builders leave between tip and hook. Trade estimate. */
+export const CLEAR_MARGIN_M = 0.002;
+/** How far a hook leans out of line under way: free on its ring, and stiffened by a tube. Trade estimates. */
+export const LEAN_FREE_RAD = (25 * Math.PI) / 180;
+export const LEAN_HELD_RAD = (6 * Math.PI) / 180;
+
+export interface Clearance {
+  readonly blade: ItemId;
+  readonly hook: ItemId;
+  readonly posture: 'rest' | 'turning';
+  readonly clearanceM: number;
+  readonly isHeldByTube: boolean;
+}
+
+/** A point of the swept or swinging body: along the wire and out from it, m. */
+interface Meridian {
+  readonly xM: number;
+  readonly radiusM: number;
+}
+
+export function restClearance(layout: Layout, seat: SpinSeat, hook: PlacedOff): Clearance {
+  const tipM = seat.holeM + bladeReach(seat.blade);
+  const isHeldByTube = tubeHoldsHook(layout, hook);
+  const part = hook.item.part as Hook;
+  const frontM = isHeldByTube
+    ? Math.min(...leans(LEAN_HELD_RAD).map((lean) => leaned(hook, part, lean).at(-1)?.xM ?? hook.x0M))
+    : hook.x0M;
+  return { blade: seat.item.id, hook: hook.item.id, posture: 'rest', clearanceM: frontM - tipM, isHeldByTube };
+}
+
+/** @param spreadsRad spread angles to try: the ends and middle of the predicted band */
+export function turningClearance(
+  layout: Layout,
+  seat: SpinSeat,
+  hook: PlacedOff,
+  spreadsRad: readonly number[],
+): Clearance {
+  const isHeldByTube = tubeHoldsHook(layout, hook);
+  const part = hook.item.part as Hook;
+  const limbs = leans(isHeldByTube ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) => leaned(hook, part, lean));
+  let clearanceM = Infinity;
+  for (const spreadRad of spreadsRad) {
+    const blade = sweptBlade(seat, spreadRad);
+    for (const limb of limbs) clearanceM = Math.min(clearanceM, signedDistance(blade, limb));
+  }
+  return { blade: seat.item.id, hook: hook.item.id, posture: 'turning', clearanceM, isHeldByTube };
+}
+
+/** Where the blade's edge and middle pass, hole to tip, at this spread. */
+export function sweptBlade(seat: SpinSeat, spreadRad: number): Meridian[] {
+  const { blade } = seat;
+  const outline = PATTERNS[blade.pattern].outline;
+  const reachM = bladeReach(blade);
+  return Array.from({ length: 17 }, (_, i) => {
+    const armM = (i / 16) * reachM;
+    const halfChordM = (chordRatio(outline, (armM + blade.holeOffsetM) / blade.lengthM) * blade.widthM) / 2;
+    const middleM = seat.dropM + armM * Math.sin(spreadRad);
+    return { xM: seat.holeM + armM * Math.cos(spreadRad), radiusM: Math.hypot(middleM, halfChordM) };
+  });
+}
+
+function leans(maximumRad: number): number[] {
+  return [-1, -0.5, 0, 0.5, 1].map((share) => share * maximumRad);
+}
+
+/** One limb of the hook, leaning outward about its pivot. */
+function leaned(hook: PlacedOff, part: Hook, leanRad: number): Meridian[] {
+  const [cos, sin] = [Math.cos(leanRad), Math.sin(leanRad)];
+  return hookLimb(part).path.map(({ xM, radiusM }) => {
+    const along = hook.x0M + xM - hook.pivotM;
+    return {
+      xM: hook.pivotM + along * cos - radiusM * sin,
+      radiusM: Math.abs(along * sin + radiusM * cos),
+    };
+  });
+}
+
+/** Shortest way from the limb to the blade's sweep; negative when a point of the limb lies ahead of it, inside. */
+function signedDistance(blade: readonly Meridian[], limb: readonly Meridian[]): number {
+  let nearest = Infinity;
+  let deepest = 0;
+  for (const point of limb) {
+    for (let i = 1; i < blade.length; i++) {
+      const [a, b] = [blade[i - 1], blade[i]];
+      if (!a || !b) continue;
+      nearest = Math.min(nearest, toSegment(point, a, b));
+      const [low, high] = a.radiusM < b.radiusM ? [a, b] : [b, a];
+      if (point.radiusM < low.radiusM || point.radiusM > high.radiusM) continue;
+      const share = (point.radiusM - low.radiusM) / (high.radiusM - low.radiusM || 1);
+      deepest = Math.min(deepest, point.xM - (low.xM + share * (high.xM - low.xM)));
+    }
+  }
+  return deepest < 0 ? deepest : nearest;
+}
+
+function toSegment(p: Meridian, a: Meridian, b: Meridian): number {
+  const [dx, dr] = [b.xM - a.xM, b.radiusM - a.radiusM];
+  const length2 = dx * dx + dr * dr;
+  const t = length2 === 0 ? 0 : ((p.xM - a.xM) * dx + (p.radiusM - a.radiusM) * dr) / length2;
+  const u = Math.min(1, Math.max(0, t));
+  return Math.hypot(p.xM - a.xM - u * dx, p.radiusM - a.radiusM - u * dr);
+}

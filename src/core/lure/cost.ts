@@ -1,0 +1,77 @@
+/**
+ * What a change costs on a lure that is already made: the difference between the build on the bench and the one wanted.
+ * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
+ */
+import type { Wire } from '../parts/part';
+import { cutLengths, wireCut } from './lengths';
+import type { Build, Item, ItemId } from './lure';
+
+export type Cost =
+  | { readonly code: 'cutsWire'; readonly wire: Wire; readonly newLengthM: number }
+  | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
+  | { readonly code: 'opensRing'; readonly items: readonly ItemId[] }
+  | { readonly code: 'cutsTube'; readonly newLengthM: number }
+  | { readonly code: 'tiesAgain'; readonly items: readonly ItemId[] };
+
+/** The work that leads from one build to the other; empty when they are the same to the hand. */
+export function costOfChange(from: Build, to: Build): Cost[] {
+  const changed = changedItems(from, to);
+  const both = (id: ItemId) => [from.items[id], to.items[id]].filter((item) => item !== undefined);
+  const heldBy = (id: ItemId) =>
+    [from, to].flatMap((build) => {
+      const item = build.items[id];
+      return item ? [holder(item, build)] : [];
+    });
+
+  const costs: Cost[] = [];
+  const cutsWire =
+    JSON.stringify(from.carrier) !== JSON.stringify(to.carrier) ||
+    JSON.stringify(from.strand) !== JSON.stringify(to.strand) ||
+    changed.some((id) => heldBy(id).includes('wire') && !isTube(both(id)));
+  if (cutsWire) {
+    costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
+    return [...costs, ...tiesAgain(changed, heldBy)];
+  }
+  const atClevis = changed.filter((id) => heldBy(id).includes('quickChange'));
+  if (atClevis.length > 0) costs.push({ code: 'changesBladeAtClevis', items: atClevis });
+  const onRing = changed.filter((id) => heldBy(id).includes('ring'));
+  const tube = cutLengths(to).find(({ of }) => of === 'shrinkTube');
+  if (tube && (onRing.length > 0 || changed.some((id) => isTube(both(id))))) {
+    costs.push({ code: 'cutsTube', newLengthM: tube.cutM });
+  }
+  if (onRing.length > 0) costs.push({ code: 'opensRing', items: onRing });
+  return [...costs, ...tiesAgain(changed, heldBy)];
+}
+
+function tiesAgain(changed: readonly ItemId[], heldBy: (id: ItemId) => string[]): Cost[] {
+  const items = changed.filter((id) => heldBy(id).includes('thread'));
+  return items.length > 0 ? [{ code: 'tiesAgain', items }] : [];
+}
+
+function changedItems(from: Build, to: Build): ItemId[] {
+  const ids = new Set([...Object.keys(from.items), ...Object.keys(to.items)] as ItemId[]);
+  return [...ids].filter((id) => JSON.stringify(physical(from.items[id])) !== JSON.stringify(physical(to.items[id])));
+}
+
+/** What of an item the hand can tell: a role is only a name. */
+function physical(item: Item | undefined) {
+  if (!item) return null;
+  const { part, seat, flipped, cutLengthM } = item;
+  return { part, seat, flipped, cutLengthM };
+}
+
+function isTube(items: readonly Item[]): boolean {
+  return items.every(({ part }) => part.kind === 'shrinkTube');
+}
+
+/** What has to give for this item to come off. */
+function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'thread' {
+  if (item.part.kind === 'splitRing') return 'ring';
+  if (item.seat.on !== 'item') return 'wire';
+  if (item.seat.how === 'tied') return 'thread';
+  const parent = build.items[item.seat.item];
+  if (!parent) return 'wire';
+  if (parent.part.kind === 'splitRing') return 'ring';
+  if (parent.part.kind === 'clevis' && parent.part.style === 'quickChange') return 'quickChange';
+  return 'wire';
+}

@@ -1,0 +1,98 @@
+/** The edits behind what a builder asks for: put in, take out, move, swap. Pure; the edits are applied elsewhere. */
+import type { Part } from '../parts/part';
+import type { Edit } from './edit';
+import {
+  newItemId,
+  withDependents,
+  type Build,
+  type Item,
+  type ItemId,
+  type Leg,
+  type Seat,
+  type StrandEntry,
+} from './lure';
+
+const DEFAULT_HOOK_ROLE = 'tail hook';
+
+function newItem(build: Build, part: Part, seat: Seat, taken: ReadonlySet<string>): Item {
+  return {
+    id: newItemId(build, part.kind, taken),
+    part,
+    seat,
+    role: part.kind === 'hook' ? DEFAULT_HOOK_ROLE : null,
+    flipped: false,
+    cutLengthM: null,
+  };
+}
+
+/** Threads `count` of a part on the wire, the first at `index`. A clevis goes on with both legs together. */
+export function threadParts(build: Build, part: Part, index: number, count = 1): Edit {
+  const taken = new Set<string>();
+  const items: Item[] = [];
+  const entries: { index: number; entry: StrandEntry }[] = [];
+  for (let n = 0; n < count; n++) {
+    const item = newItem(build, part, { on: 'strand' }, taken);
+    taken.add(item.id);
+    items.push(item);
+    const legs: (Leg | null)[] = part.kind === 'clevis' ? ['fore', 'aft'] : [null];
+    for (const leg of legs) entries.push({ index: index + entries.length, entry: { item: item.id, leg } });
+  }
+  return { kind: 'insert', items, entries };
+}
+
+/** Hangs, ties or slides a part onto a wire end or another item. */
+export function seatPart(build: Build, part: Part, seat: Exclude<Seat, { on: 'strand' }>): Edit {
+  return { kind: 'insert', items: [newItem(build, part, seat, new Set())], entries: [] };
+}
+
+/** Takes an item off with all that hangs on it. */
+export function takeOff(build: Build, id: ItemId): Edit {
+  return { kind: 'remove', items: withDependents(build, id) };
+}
+
+/** Strand positions of an item: two for a clevis. */
+export function strandIndexes(build: Build, id: ItemId): number[] {
+  return build.strand.flatMap((entry, index) => (entry.item === id ? [index] : []));
+}
+
+/** True for a clevis whose legs are next to each other: it moves as one. */
+export function legsTogether(build: Build, id: ItemId): boolean {
+  const [fore, aft] = strandIndexes(build, id);
+  return fore !== undefined && aft === fore + 1;
+}
+
+/**
+ * Moves a run of strand entries so that it starts where the entry `beforeIndex` now stands (or at the end).
+ * @param from first index of the run, `length` entries long
+ */
+export function moveRun(from: number, length: number, beforeIndex: number): Edit[] {
+  if (beforeIndex >= from && beforeIndex <= from + length) return [];
+  const towardsTail = beforeIndex > from;
+  return Array.from({ length }, (_, n): Edit =>
+    towardsTail ? { kind: 'move', from, to: beforeIndex - 1 } : { kind: 'move', from: from + n, to: beforeIndex + n },
+  );
+}
+
+/**
+ * One step towards nose (−1) or tail (+1), past the whole of the neighbour: a clevis with its legs together is passed,
+ * and passes, in one go. Empty when there is nowhere to go.
+ */
+export function stepItem(build: Build, id: ItemId, direction: -1 | 1, leg: Leg | null = null): Edit[] {
+  const indexes = strandIndexes(build, id);
+  const [fore, aft] = indexes;
+  if (fore === undefined) return [];
+  const single = leg === 'aft' && aft !== undefined ? aft : fore;
+  const asOne = leg === null && legsTogether(build, id);
+  const [from, length] = asOne || indexes.length === 1 ? [fore, indexes.length] : [single, 1];
+  const neighbourIndex = direction < 0 ? from - 1 : from + length;
+  const neighbour = build.strand[neighbourIndex];
+  if (!neighbour) return [];
+  const passes = neighbour.item !== id && legsTogether(build, neighbour.item) ? 2 : 1;
+  return moveRun(from, length, direction < 0 ? from - passes : from + length + passes);
+}
+
+/** Threads a part between the legs of a clevis. */
+export function threadInside(build: Build, clevis: ItemId, part: Part): Edit | null {
+  const [, aft] = strandIndexes(build, clevis);
+  return aft === undefined ? null : threadParts(build, part, aft);
+}

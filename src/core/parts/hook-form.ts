@@ -1,0 +1,37 @@
+/**
+ * The form of one limb of a hook in its own plane: x from the front of the eye, radius from the shank's axis.
+ * A treble has three such limbs, a third of a turn apart. One form serves drawing and clearance.
+ */
+import type { Hook } from './part';
+import type { ProfilePoint } from './profile';
+
+/** How far the point runs forward from the bend, as a share of the gap. */
+const POINT_LIMB = 0.6;
+
+export interface HookLimb {
+  /** Centre line from the shank's end round the bend to the point. */
+  readonly path: readonly ProfilePoint[];
+  readonly pointTip: ProfilePoint;
+  readonly bendCentre: ProfilePoint;
+  readonly bendRadiusM: number;
+}
+
+export function eyeLengthM(hook: Hook): number {
+  return hook.eyeInnerDiameterM + 2 * hook.wireDiameterM;
+}
+
+export function hookLimb(hook: Hook, bendSteps = 10): HookLimb {
+  const bendRadiusM = hook.gapM / 2;
+  const bendX = hook.lengthM - hook.wireDiameterM / 2 - bendRadiusM;
+  const pointTip = { xM: bendX - POINT_LIMB * hook.gapM, radiusM: hook.gapM * 1.04 };
+  const bend = Array.from({ length: bendSteps + 1 }, (_, i) => {
+    const angle = -Math.PI / 2 + (i / bendSteps) * Math.PI;
+    return { xM: bendX + bendRadiusM * Math.cos(angle), radiusM: bendRadiusM + bendRadiusM * Math.sin(angle) };
+  });
+  return {
+    path: [{ xM: eyeLengthM(hook), radiusM: 0 }, ...bend, pointTip],
+    pointTip,
+    bendCentre: { xM: bendX, radiusM: bendRadiusM },
+    bendRadiusM,
+  };
+}

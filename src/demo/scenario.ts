@@ -1,0 +1,40 @@
+/**
+ * The one invented scenario behind every example: the lake country of Ilmaskar, its people, waters and parts makers.
+ * None of it exists. Data in scenario.json and lures/, checked here against the schemas.
+ */
+import { shortText, z } from '../core/schema';
+import { lureFileSchema } from '../core/lure/lure-file';
+import type { Lure } from '../core/lure/lure';
+import raw from './scenario.json';
+import hovnaLantern from './lures/hovna-lantern.json';
+import suvraNeedle from './lures/suvra-needle.json';
+import mirrowDrum from './lures/mirrow-drum.json';
+
+const personSchema = z.strictObject({ name: shortText, trade: shortText, about: z.string() });
+const waterSchema = z.strictObject({
+  id: shortText,
+  name: shortText,
+  kind: z.enum(['lake', 'river', 'bay']),
+  colour: z.enum(['clear', 'green', 'tea', 'mud']),
+  secchiM: z.number().positive(),
+  salinityGPerKg: z.number().nonnegative(),
+  temperatureK: z.number().positive(),
+  fish: z.array(shortText).min(1),
+  about: z.string(),
+});
+const makerSchema = z.strictObject({ name: shortText, about: z.string() });
+
+export const scenarioSchema = z.strictObject({
+  country: shortText,
+  season: z.strictObject({ name: shortText, from: z.string(), to: z.string(), about: z.string() }),
+  people: z.array(personSchema).min(3),
+  waters: z.array(waterSchema).length(3),
+  makers: z.array(makerSchema).length(2),
+});
+
+export const SCENARIO = scenarioSchema.parse(raw);
+
+/** The finished demo lures, the first of which a newcomer sees. The slug is the lure's id. */
+export const DEMO_LURES: readonly Lure[] = [hovnaLantern, suvraNeedle, mirrowDrum].map(
+  (file) => lureFileSchema.parse(file).lure,
+);

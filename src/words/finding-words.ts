@@ -1,0 +1,174 @@
+/** Findings, repairs, refusals and costs as sentences. */
+import { never } from '../core/never';
+import type { Cost } from '../core/lure/cost';
+import type { Finding, Repair } from '../core/lure/finding';
+import { itemOf, type Build, type ItemId } from '../core/lure/lure';
+import type { Refusal } from '../core/lure/structure';
+import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
+import { KIND_WORDS, partTitle } from './part-words';
+
+export interface FindingWords {
+  readonly title: string;
+  readonly detail: string;
+}
+
+export const SEVERITY_WORDS = { fault: 'Fault', caution: 'Look at', good: 'In order' } as const;
+
+export function findingWords(finding: Finding, build: Build, system: UnitSystem): FindingWords {
+  const named = (index: number) => {
+    const id = finding.items[index];
+    return id === undefined ? '' : partTitle(itemOf(build, id).part);
+  };
+  switch (finding.code) {
+    case 'bladeAgainstHook': {
+      const posture = finding.posture === 'rest' ? 'at rest' : 'swung out, turning';
+      const distance = showLengthBoth(Math.abs(finding.clearanceM), system);
+      const held =
+        finding.posture === 'rest'
+          ? finding.isHeldByTube
+            ? 'The tube holds the hook in line, so the tip must end before its points.'
+            : 'The hook can fall back on its ring, so the tip must end before its eye.'
+          : 'Measured over the whole band of the predicted spread, with the hook leaning.';
+      if (finding.severity === 'fault') {
+        return { title: `Blade reaches the hook ${posture}`, detail: `It reaches ${distance} in. ${held}` };
+      }
+      if (finding.severity === 'caution') {
+        const wanted = showLengthBoth(finding.wantedM, system);
+        return { title: `Blade close to the hook ${posture}`, detail: `${distance} left, ${wanted} wanted. ${held}` };
+      }
+      return { title: `Blade clear of the hook ${posture}`, detail: `${distance} left. ${held}` };
+    }
+    case 'clevisRoom': {
+      const play = showLengthBoth(finding.roomM, system);
+      return finding.severity === 'fault'
+        ? {
+            title: 'No free room for the clevis to turn',
+            detail: `${play} of play; it needs ${showLengthBoth(finding.wantedM, system)}.`,
+          }
+        : { title: 'Clevis has room to turn', detail: `${play} of play along the wire.` };
+    }
+    case 'crowdedClevis':
+      return {
+        title: 'Too much inside the clevis',
+        detail: `${showLengthBoth(finding.insideM, system)} between legs that stand ${showLengthBoth(finding.gapM, system)} apart.`,
+      };
+    case 'emptyClevis':
+      return { title: 'A clevis without a blade', detail: `${named(0)} carries nothing yet.` };
+    case 'boreTooTight':
+      return {
+        title: 'Bore too tight',
+        detail: `${named(0)}: bore ${showLengthBoth(finding.boreM, system)}, through it goes ${showLengthBoth(finding.throughM, system)}.`,
+      };
+    case 'bladeHoleTooSmall':
+      return {
+        title: 'Blade hole too small for its clevis',
+        detail: `Hole ${showLengthBoth(finding.holeM, system)}, clevis lobe ${showLengthBoth(finding.lobeM, system)}.`,
+      };
+    case 'hollowOutward':
+      return {
+        title: 'Blade hung the wrong way about',
+        detail: 'Its hollow faces away from the body; the cup then catches no water.',
+      };
+    case 'endNotFormed':
+      return {
+        title: finding.end === 'nose' ? 'No line tie yet' : 'No tail loop yet',
+        detail: 'The end of the wire is plain.',
+      };
+    case 'noTurningBlade':
+      return { title: 'No blade turns on this wire', detail: 'Thread a clevis and hang a blade on it.' };
+    case 'noHook':
+      return { title: 'No hook', detail: 'Hang a ring on the tail loop and a hook on the ring.' };
+    default:
+      return never(finding, 'findingWords');
+  }
+}
+
+export function repairWords(repair: Repair, system: UnitSystem): string {
+  switch (repair.code) {
+    case 'addBeads': {
+      const count = NUMBER_WORDS[repair.count] ?? String(repair.count);
+      const size = repair.part.kind === 'bead' ? showLength(repair.part.diameterM, system) : '';
+      return `Add ${count} ${size} ${repair.count === 1 ? 'bead' : 'beads'} below the clevis`;
+    }
+    case 'setFreeRoom':
+      return `Leave ${showLength(repair.toM, system)} of play`;
+    case 'turnBlade':
+      return 'Turn the hollow to the body';
+    default:
+      return never(repair, 'repairWords');
+  }
+}
+
+const NUMBER_WORDS: Readonly<Record<number, string>> = {
+  1: 'one',
+  2: 'two',
+  3: 'three',
+  4: 'four',
+  5: 'five',
+  6: 'six',
+  7: 'seven',
+  8: 'eight',
+  9: 'nine',
+};
+
+export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }): string {
+  switch (refusal.code) {
+    case 'unknownItem':
+      return `There is no ${refusal.item} on this lure.`;
+    case 'itemExists':
+      return `${refusal.item} is on the lure already.`;
+    case 'idMismatch':
+      return `The entry ${refusal.item} names itself otherwise.`;
+    case 'noSuchPlace':
+      return `Place ${refusal.index + 1} is beyond the string, which has ${refusal.length}.`;
+    case 'cannotSit':
+      return refusal.seat === 'strand'
+        ? `A ${KIND_WORDS[refusal.kind].one} cannot be threaded on a wire: it has no bore for it.`
+        : `A ${KIND_WORDS[refusal.kind].one} cannot hang on a wire loop.`;
+    case 'nothingToHoldIt': {
+      const [what, holder] = [KIND_WORDS[refusal.kind].one, KIND_WORDS[refusal.onKind].one];
+      const verb = { hung: 'hang on', tied: 'be tied to', over: 'slide over' }[refusal.how];
+      return `A ${what} cannot ${verb} a ${holder}: there is nothing to hold it.`;
+    }
+    case 'seatTaken':
+      return `${refusal.on} already carries a blade; it has one lobe.`;
+    case 'hangsOnItself':
+      return `${refusal.item} would hang on itself.`;
+    case 'leavesHanging':
+      return `${refusal.item} would hang on nothing: ${refusal.on} is gone.`;
+    case 'legsCrossed':
+      return `The fore leg of ${refusal.item} cannot lie behind its aft leg: no way of threading gives that.`;
+    case 'strandMismatch':
+      return `${refusal.item} is not threaded the way its kind is: once, or once for each leg of a clevis.`;
+    case 'hookWithoutRole':
+      return `${refusal.item} needs a name for what it does on the lure.`;
+    case 'swapKind':
+      return `A ${KIND_WORDS[refusal.from].one} can only be swapped for another ${KIND_WORDS[refusal.from].one}.`;
+    case 'nothingToDo':
+      return 'There is nothing more to undo or redo.';
+    default:
+      return never(refusal, 'refusalWords');
+  }
+}
+
+export function costWords(cost: Cost, build: Build, system: UnitSystem): string {
+  const names = (ids: readonly ItemId[]) =>
+    ids
+      .map((id) => build.items[id]?.part)
+      .map((part) => (part ? partTitle(part) : 'a part'))
+      .join(', ');
+  switch (cost.code) {
+    case 'cutsWire':
+      return `cuts the wire: new ${showLength(cost.wire.diameterM, system)} wire, ${showLength(cost.newLengthM, system)}`;
+    case 'changesBladeAtClevis':
+      return `changes at the clevis gate, nothing cut: ${names(cost.items)}`;
+    case 'opensRing':
+      return `opens the ring: ${names(cost.items)}`;
+    case 'cutsTube':
+      return `cuts the shrink tube: new tube, ${showLength(cost.newLengthM, system)}`;
+    case 'tiesAgain':
+      return `ties again: ${names(cost.items)}`;
+    default:
+      return never(cost, 'costWords');
+  }
+}
