@@ -11,7 +11,7 @@ import { applyEdits } from './edit';
 import { strandIndexes, threadParts } from './editing';
 import { layOut, trailingHooks, type Layout } from './layout';
 import type { Finding, Repair, Severity } from './finding';
-import type { Build, Item, Lure } from './lure';
+import type { Build, Item, ItemId, Lure } from './lure';
 import { spinSeats } from './spin-seats';
 import { familyFindings } from '../family/families';
 
@@ -46,24 +46,36 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
   ].sort((a, b) => order.indexOf(a.severity) - order.indexOf(b.severity));
 }
 
+/** The spread angles to check each turning blade at, by its station: the ends and the middle of its predicted band. */
+type Spreads = ReadonlyMap<ItemId, readonly number[]>;
+
+function spreadsToCheck(build: Build, context: FindingsContext): Spreads {
+  const { blades } = predict(build, context.water, [context.speedMps]);
+  return new Map(
+    blades.map(({ station, at: [at] }) => [
+      station,
+      at?.outcome === 'turning' ? [at.spreadRad.low, at.spreadRad.value, at.spreadRad.high] : [],
+    ]),
+  );
+}
+
 /** Every turning blade against every hook, in both postures. */
-export function bladeClearances(build: Build, context: FindingsContext): Clearance[] {
+export function bladeClearances(build: Build, spreads: Spreads): Clearance[] {
   const layout = layOut(build);
-  const prediction = predict(build, context.water, [context.speedMps]);
   return spinSeats(build, layout).flatMap((seat) => {
-    const at = prediction.blades.find(({ station }) => station === seat.item.id)?.at[0];
-    const spreads = at?.outcome === 'turning' ? [at.spreadRad.low, at.spreadRad.value, at.spreadRad.high] : [];
+    const toCheck = spreads.get(seat.item.id) ?? [];
     return trailingHooks(layout).flatMap((hook) => [
       restClearance(layout, seat, hook),
-      ...(spreads.length > 0 ? [turningClearance(layout, seat, hook, spreads)] : []),
+      ...(toCheck.length > 0 ? [turningClearance(layout, seat, hook, toCheck)] : []),
     ]);
   });
 }
 
 function clearances(lure: Lure, layout: Layout, context: FindingsContext, spare: readonly Part[]): Finding[] {
-  return bladeClearances(lure.build, context).map((clearance) => {
+  const spreads = spreadsToCheck(lure.build, context);
+  return bladeClearances(lure.build, spreads).map((clearance) => {
     const { blade, hook, posture, clearanceM, isHeldByTube } = clearance;
-    const severity = clearanceM < 0 ? 'fault' : clearanceM < CLEAR_MARGIN_M ? 'caution' : 'good';
+    const severity: Severity = clearanceM < 0 ? 'fault' : clearanceM < CLEAR_MARGIN_M ? 'caution' : 'good';
     return {
       code: 'bladeAgainstHook',
       key: `bladeAgainstHook ${posture} ${blade} ${hook}`,
@@ -73,7 +85,7 @@ function clearances(lure: Lure, layout: Layout, context: FindingsContext, spare:
       clearanceM,
       wantedM: CLEAR_MARGIN_M,
       isHeldByTube,
-      repairs: severity === 'good' ? [] : beadRepair(lure, layout, clearance, context, spare),
+      repairs: severity === 'good' ? [] : beadRepair(lure, layout, clearance, spreads, spare),
     };
   });
 }
@@ -83,7 +95,7 @@ function beadRepair(
   lure: Lure,
   layout: Layout,
   clearance: Clearance,
-  context: FindingsContext,
+  spreads: Spreads,
   spare: readonly Part[],
 ): Repair[] {
   const seat = spinSeats(lure.build, layout).find(({ item }) => item.id === clearance.blade);
@@ -94,7 +106,7 @@ function beadRepair(
     const edits = [threadParts(lure.build, part, aft + 1, count)];
     const tried = applyEdits(lure, edits);
     if (!tried.ok) return [];
-    const after = bladeClearances(tried.lure.build, context).find(
+    const after = bladeClearances(tried.lure.build, spreads).find(
       ({ blade, hook, posture }) =>
         blade === clearance.blade && hook === clearance.hook && posture === clearance.posture,
     );

@@ -1,0 +1,184 @@
+/**
+ * Lures in the browser's storage. Every deed is written at once, in one transaction that awaits nothing else.
+ * Two tabs: a write names the revision it was based on; when another tab was first, the deed is done again on what stands.
+ */
+import { liveQuery } from 'dexie';
+import { lureHistorySchema, performDeed, startHistory, type Deed, type LureHistory } from '../core/lure/history';
+import { lureIdSchema, type Lure, type LureId } from '../core/lure/lure';
+import type { Refusal } from '../core/lure/structure';
+import { MazurkaDatabase, type StoredLure } from './database';
+import { StorageError, toFailure, type StorageFailure } from './failure';
+
+export interface OpenLure {
+  readonly history: LureHistory;
+  readonly rev: number;
+}
+
+export type Stored<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: StorageFailure };
+
+export type PerformResult =
+  | { readonly outcome: 'done'; readonly open: OpenLure; readonly onOthersWork: boolean }
+  | { readonly outcome: 'refused'; readonly open: OpenLure; readonly refusal: Refusal | { readonly code: 'nothingToDo' } };
+
+const SEEDED_KEY = 'seeded';
+
+export class LureStore {
+  constructor(
+    private readonly database: MazurkaDatabase,
+    private readonly now: () => number,
+  ) {}
+
+  /** Puts the starting lures in once, on the first visit; later visits find what the user made of them. */
+  seed(lures: readonly Lure[]): Promise<Stored<void>> {
+    const { database } = this;
+    return guarded(() =>
+      database.transaction('rw', database.lures, database.settings, async () => {
+        if (await database.settings.get(SEEDED_KEY)) return;
+        const at = this.now();
+        // The first listed is the newest, so that it is the one opened.
+        await database.lures.bulkPut(
+          lures.map((lure, i) => ({ id: lure.id, rev: 1, changedAt: at - i, history: startHistory(lure) })),
+        );
+        await database.settings.put({ key: SEEDED_KEY, value: true });
+      }),
+    );
+  }
+
+  /** Every readable lure, last changed first; damaged records are named, not dropped. */
+  list(): Promise<Stored<{ lures: Lure[]; damaged: string[] }>> {
+    return guarded(async () => {
+      const rows = await this.database.lures.orderBy('changedAt').reverse().toArray();
+      const lures: Lure[] = [];
+      const damaged: string[] = [];
+      for (const row of rows) {
+        const parsed = lureHistorySchema.safeParse(row.history);
+        if (parsed.success) lures.push(parsed.data.lure);
+        else damaged.push(row.id);
+      }
+      return { lures, damaged };
+    });
+  }
+
+  read(id: LureId): Promise<Stored<OpenLure>> {
+    return guarded(async () => parseRow(await this.database.lures.get(id), id));
+  }
+
+  /** Adds a lure under a free id made from its name; the lure comes back as stored. */
+  add(lure: Lure): Promise<Stored<Lure>> {
+    const { database } = this;
+    return guarded(() =>
+      database.transaction('rw', database.lures, async () => {
+        const taken = new Set(await database.lures.toCollection().primaryKeys());
+        const stored = { ...lure, id: freeId(lure.id, taken) };
+        await database.lures.add({ id: stored.id, rev: 1, changedAt: this.now(), history: startHistory(stored) });
+        return stored;
+      }),
+    );
+  }
+
+  /** Takes a lure away and hands back its record, so that it can be put back. */
+  remove(id: LureId): Promise<Stored<StoredLure | null>> {
+    const { database } = this;
+    return guarded(() =>
+      database.transaction('rw', database.lures, async () => {
+        const row = await database.lures.get(id);
+        await database.lures.delete(id);
+        return row ?? null;
+      }),
+    );
+  }
+
+  putBack(row: StoredLure): Promise<Stored<void>> {
+    return guarded(async () => {
+      await this.database.lures.put(row);
+    });
+  }
+
+  /** Does one deed on the stored lure. `based` is what the caller sees: when it is current its result is written as is. */
+  perform(based: OpenLure, deed: Deed): Promise<Stored<PerformResult>> {
+    const { database } = this;
+    const id = based.history.lure.id;
+    return guarded(() =>
+      database.transaction('rw', database.lures, async (): Promise<PerformResult> => {
+        const row = await database.lures.get(id);
+        const onOthersWork = row !== undefined && row.rev !== based.rev;
+        const current = row && !onOthersWork ? based : row ? parseRow(row, id) : { ...based, rev: 0 };
+        const result = performDeed(current.history, deed);
+        if (!result.ok) return { outcome: 'refused', open: current, refusal: result.refusal };
+        const rev = current.rev + 1;
+        await database.lures.put({ id, rev, changedAt: this.now(), history: result.history });
+        return { outcome: 'done', open: { history: result.history, rev }, onOthersWork };
+      }),
+    );
+  }
+
+  /** Writes an open lure as it stands in memory: what is left to do after a failure is mended. */
+  save(open: OpenLure): Promise<Stored<OpenLure>> {
+    const { database } = this;
+    const { id } = open.history.lure;
+    return guarded(() =>
+      database.transaction('rw', database.lures, async () => {
+        const row = await database.lures.get(id);
+        const rev = Math.max(row?.rev ?? 0, open.rev) + 1;
+        await database.lures.put({ id, rev, changedAt: this.now(), history: open.history });
+        return { ...open, rev };
+      }),
+    );
+  }
+
+  /** Calls back with the revision each time the record changes, in this tab or another. */
+  watchRevision(id: LureId, onRevision: (rev: number) => void): () => void {
+    const subscription = liveQuery(async () => (await this.database.lures.get(id))?.rev ?? 0).subscribe({
+      next: onRevision,
+      error: () => undefined,
+    });
+    return () => subscription.unsubscribe();
+  }
+
+  /** Calls back when any lure is added, changed or removed. */
+  watchList(onChange: () => void): () => void {
+    const subscription = liveQuery(() => this.database.lures.orderBy('changedAt').keys()).subscribe({
+      next: onChange,
+      error: () => undefined,
+    });
+    return () => subscription.unsubscribe();
+  }
+}
+
+async function guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
+  try {
+    return { ok: true, value: await work() };
+  } catch (error) {
+    return { ok: false, failure: toFailure(error) };
+  }
+}
+
+function parseRow(row: StoredLure | undefined, id: string): OpenLure {
+  if (!row) throw new StorageError({ code: 'gone', lureId: id });
+  const parsed = lureHistorySchema.safeParse(row.history);
+  if (!parsed.success) {
+    const path = parsed.error.issues[0]?.path.map(String).join('.') ?? '';
+    throw new StorageError({ code: 'damaged', lureId: id, path });
+  }
+  return { history: parsed.data, rev: row.rev };
+}
+
+/** The id itself, or with the first free number behind it. */
+export function freeId(wanted: string, taken: ReadonlySet<string>): LureId {
+  for (let number = 1; ; number++) {
+    const id = number === 1 ? wanted : `${wanted}-${number}`;
+    if (!taken.has(id)) return lureIdSchema.parse(id);
+  }
+}
+
+/** A lure id from a name: `Hovna Lantern` → `hovna-lantern`. */
+export function idFromName(name: string): LureId {
+  const plain = name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60);
+  return lureIdSchema.parse(plain === '' ? 'lure' : plain);
+}
