@@ -6,7 +6,8 @@ import { liveQuery } from 'dexie';
 import { lureHistorySchema, performDeed, startHistory, type Deed, type LureHistory } from '../core/lure/history';
 import { lureIdSchema, type Lure, type LureId } from '../core/lure/lure';
 import type { Refusal } from '../core/lure/structure';
-import { MazurkaDatabase, type StoredLure } from './database';
+import type { MazurkaDatabase } from './database';
+import { type StoredLure } from './database';
 import { StorageError, toFailure, type StorageFailure } from './failure';
 
 export interface OpenLure {
@@ -19,7 +20,11 @@ export type Stored<T> =
 
 export type PerformResult =
   | { readonly outcome: 'done'; readonly open: OpenLure; readonly onOthersWork: boolean }
-  | { readonly outcome: 'refused'; readonly open: OpenLure; readonly refusal: Refusal | { readonly code: 'nothingToDo' } };
+  | {
+      readonly outcome: 'refused';
+      readonly open: OpenLure;
+      readonly refusal: Refusal | { readonly code: 'nothingToDo' };
+    };
 
 const SEEDED_KEY = 'seeded';
 

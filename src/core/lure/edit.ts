@@ -159,18 +159,18 @@ function insert(
 }
 
 function remove(lure: Lure, ids: readonly ItemId[]): Step {
-  const next: Record<ItemId, Item> = { ...lure.build.items };
+  const all = lure.build.items;
   const items: Item[] = [];
   for (const id of ids) {
-    const item = next[id];
-    if (!item) return { refusal: { code: 'unknownItem', item: id } };
+    const item = all[id];
+    if (!item || items.includes(item)) return { refusal: { code: 'unknownItem', item: id } };
     items.push(item);
-    delete next[id];
   }
-  const isGone = (entry: StrandEntry) => ids.includes(entry.item);
-  const entries = lure.build.strand.map((entry, index) => ({ index, entry })).filter(({ entry }) => isGone(entry));
+  const isGone = (id: ItemId) => ids.includes(id);
+  const kept = Object.fromEntries(Object.values(all).flatMap((item) => (isGone(item.id) ? [] : [[item.id, item]])));
+  const entries = lure.build.strand.map((entry, index) => ({ index, entry })).filter(({ entry }) => isGone(entry.item));
   return {
-    lure: withBuild(lure, { items: next, strand: lure.build.strand.filter((entry) => !isGone(entry)) }),
+    lure: withBuild(lure, { items: kept, strand: lure.build.strand.filter((entry) => !isGone(entry.item)) }),
     inverse: { kind: 'insert', items, entries },
   };
 }

@@ -1,5 +1,5 @@
 /** Reads a quantity as people type it into SI, exactly, or says as data what would be right. */
-import Fraction from 'fraction.js';
+import type Fraction from 'fraction.js';
 import { readNumberText } from './number-text';
 import { UNITS, unitsOf, type QuantityKind, type UnitId } from './quantity';
 

@@ -1,0 +1,164 @@
+/**
+ * A blade as a lit mesh of facets, posed about its axle and seen from the side.
+ * Local axes: along the blade from its hole, across it, and out of its front face (the hollow opens the other way).
+ * World: x to the tail, y up, z to the eye. The blade turns from +y towards +z.
+ */
+import { PATTERNS } from '../core/parts/blade-pattern';
+import { chordRatio, hollowDepth } from '../core/parts/outline';
+import type { Blade, Finish } from '../core/parts/part';
+import { darker, lighter, mix } from './colour';
+import { polygon, scatter } from './path';
+
+const MM = 1000;
+const ALONG = 14;
+const ACROSS = 6;
+const LIGHT = unit([-0.3, 0.75, 0.6]);
+const GLINT = unit([LIGHT[0], LIGHT[1], LIGHT[2] + 1]);
+
+type Vector = readonly [number, number, number];
+
+export interface BladeMesh {
+  readonly blade: Blade;
+  /** Corner points, row by row from the root: along, across, out. */
+  readonly corners: readonly Vector[];
+  readonly facets: readonly (readonly [number, number, number, number])[];
+  readonly hole: readonly Vector[];
+}
+
+export interface BladePose {
+  /** Place of the hole along the axle and the drop of the clevis, mm. */
+  readonly holeMm: number;
+  readonly dropMm: number;
+  readonly spreadRad: number;
+  readonly setAngleRad: number;
+  readonly azimuthRad: number;
+  /** Hung the wrong way about. */
+  readonly flipped: boolean;
+}
+
+export interface DrawnFacet {
+  readonly d: string;
+  readonly fill: string;
+  readonly depth: number;
+}
+
+export function bladeMesh(blade: Blade): BladeMesh {
+  const outline = PATTERNS[blade.pattern].outline;
+  const corners: Vector[] = [];
+  for (let i = 0; i <= ALONG; i++) {
+    const x = (1 - Math.cos((i / ALONG) * Math.PI)) / 2;
+    const half = (chordRatio(outline, x) * blade.widthM * MM) / 2;
+    for (let j = 0; j <= ACROSS; j++) {
+      const v = (j / ACROSS) * 2 - 1;
+      corners.push([
+        x * blade.lengthM * MM - blade.holeOffsetM * MM,
+        v * half,
+        hollowDepth(blade.cupDepthM * MM, x, v) + relief(blade, x, v),
+      ]);
+    }
+  }
+  const facets: [number, number, number, number][] = [];
+  for (let i = 0; i < ALONG; i++) {
+    for (let j = 0; j < ACROSS; j++) {
+      const at = i * (ACROSS + 1) + j;
+      facets.push([at, at + 1, at + ACROSS + 2, at + ACROSS + 1]);
+    }
+  }
+  const holeRadius = (blade.holeDiameterM * MM) / 2;
+  const hole = Array.from({ length: 12 }, (_, i): Vector => {
+    const angle = (i / 12) * 2 * Math.PI;
+    return [holeRadius * Math.cos(angle), holeRadius * Math.sin(angle), 0.15];
+  });
+  return { blade, corners, facets, hole };
+}
+
+/** What stands up from the plain cup: flutes, a crease, a cranked tail. For the eye only. */
+function relief(blade: Blade, x: number, v: number): number {
+  const width = blade.widthM * MM;
+  switch (blade.pattern) {
+    case 'flutedIndiana':
+      return 0.028 * width * Math.cos(v * 3 * Math.PI) * Math.sin(Math.PI * x);
+    case 'ridgedIndiana':
+      return 0.05 * width * Math.max(0, 1 - Math.abs(x - 0.62) / 0.1) * (1 - v * v);
+    case 'hardKick':
+    case 'alwaysTurning':
+      return x > 0.8 ? -0.5 * (x - 0.8) * width * 0.6 : 0;
+    default:
+      return 0;
+  }
+}
+
+/** The facets in painting order, far ones first; `holeD` is the blade's hole. */
+export function poseBlade(
+  mesh: BladeMesh,
+  pose: BladePose,
+): { facets: DrawnFacet[]; holeD: string; towardsEye: boolean } {
+  const { blade } = mesh;
+  const [cosB, sinB] = [Math.cos(pose.spreadRad), Math.sin(pose.spreadRad)];
+  const [cosA, sinA] = [Math.cos(pose.azimuthRad), Math.sin(pose.azimuthRad)];
+  const [cosP, sinP] = [Math.cos(pose.setAngleRad), Math.sin(pose.setAngleRad)];
+  const radial: Vector = [0, cosA, sinA];
+  const span: Vector = [cosB, sinB * cosA, sinB * sinA];
+  const tangent: Vector = [0, -sinA, cosA];
+  const outward: Vector = [-sinB, cosB * cosA, cosB * sinA];
+  const across = combine(tangent, cosP, outward, sinP);
+  const side = pose.flipped ? -1 : 1;
+  const out = scale(combine(outward, cosP, tangent, -sinP), side);
+  const origin: Vector = [pose.holeMm, pose.dropMm * radial[1], pose.dropMm * radial[2]];
+  const place = ([along, over, up]: Vector): Vector => [
+    origin[0] + along * span[0] + over * across[0] + up * out[0],
+    origin[1] + along * span[1] + over * across[1] + up * out[1],
+    origin[2] + along * span[2] + over * across[2] + up * out[2],
+  ];
+  const world = mesh.corners.map(place);
+  const facets = mesh.facets.map((corners, index): DrawnFacet => {
+    const points = corners.map((corner) => world[corner] as Vector);
+    const [a, b, c, d] = points as [Vector, Vector, Vector, Vector];
+    const normal = unit(cross(minus(c, a), minus(d, b)));
+    const facing = dot(normal, out) >= 0 ? normal : scale(normal, -1);
+    const showsFront = facing[2] >= 0;
+    const seen = showsFront ? facing : scale(facing, -1);
+    const dimple = blade.texture === 'hammered' ? scatter(index, 7) - 0.5 : 0;
+    return {
+      d: polygon(points.map(([x, y]) => ({ x, y: -y }))),
+      fill: shade(showsFront ? blade.finish : blade.backFinish, seen, dimple, !showsFront),
+      depth: points.reduce((sum, [, , z]) => sum + z, 0) / 4,
+    };
+  });
+  facets.sort((a, b) => a.depth - b.depth);
+  const hole = mesh.hole.map(place);
+  return { facets, holeD: polygon(hole.map(([x, y]) => ({ x, y: -y }))), towardsEye: sinA >= 0 };
+}
+
+function shade({ hex, sheen }: Finish, normal: Vector, dimple: number, isHollow: boolean): string {
+  const lit = Math.max(0, dot(normal, LIGHT) + dimple * 0.5);
+  const glint = Math.max(0, dot(normal, GLINT) + dimple * 0.12) ** (sheen === 'metal' ? 18 : 40);
+  const base = mix(darker(hex, sheen === 'metal' ? 0.62 : 0.5), hex, 0.25 + 0.85 * lit);
+  const glinted = lighter(base, Math.min(0.9, glint * (sheen === 'metal' ? 0.95 : 0.5)));
+  return isHollow ? darker(glinted, 0.16) : glinted;
+}
+
+function combine(a: Vector, m: number, b: Vector, n: number): Vector {
+  return [a[0] * m + b[0] * n, a[1] * m + b[1] * n, a[2] * m + b[2] * n];
+}
+
+function scale(a: Vector, m: number): Vector {
+  return [a[0] * m, a[1] * m, a[2] * m];
+}
+
+function minus(a: Vector, b: Vector): Vector {
+  return [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+}
+
+function dot(a: Vector, b: Vector): number {
+  return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+}
+
+function cross(a: Vector, b: Vector): Vector {
+  return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+}
+
+function unit(a: Vector): Vector {
+  const length = Math.hypot(...a) || 1;
+  return [a[0] / length, a[1] / length, a[2] / length];
+}

@@ -1,0 +1,315 @@
+/** One part as shapes, in millimetres, its front at x = 0 and the axis at y = 0. */
+import { hookLimb } from '../core/parts/hook-form';
+import type { Part, PartOf } from '../core/parts/part';
+import { radiusProfile, type BoredPart } from '../core/parts/profile';
+import { darker, lighter } from './colour';
+import { paintOf, type Paint } from './paint';
+import { curve, ellipse, polygon, polyline, rectangle, scatter, turned, type Point } from './path';
+
+export interface Shape {
+  readonly d: string;
+  readonly fill?: string | Paint;
+  readonly stroke?: string;
+  readonly strokeWidth?: number;
+  readonly opacity?: number;
+  readonly round?: boolean;
+}
+
+const MM = 1000;
+const OUTLINE_MM = 0.12;
+
+/** A bored part on the wire; `flipped` turns it end for end. */
+export function boredShapes(part: BoredPart, flipped: boolean): Shape[] {
+  const length = part.lengthM * MM;
+  const points = radiusProfile(part).map(({ xM, radiusM }) => ({ x: xM * MM, y: radiusM * MM }));
+  const profile = flipped ? points.map(({ x, y }) => ({ x: length - x, y })).reverse() : points;
+  const isBall = part.kind === 'bead' && part.shape === 'round';
+  const closed = closeEnds(profile, length);
+  const shapes: Shape[] = [
+    {
+      d: turned(closed),
+      fill: paintOf(part.finish, isBall ? 'ball' : 'across'),
+      stroke: darker(part.finish.hex, 0.55),
+      strokeWidth: OUTLINE_MM,
+    },
+  ];
+  return [...shapes, ...details(part, flipped, length)];
+}
+
+function closeEnds(profile: readonly Point[], length: number): Point[] {
+  return [{ x: 0, y: 0 }, ...profile, { x: length, y: 0 }];
+}
+
+function details(part: BoredPart, flipped: boolean, length: number): Shape[] {
+  const line = darker(part.finish.hex, 0.4);
+  switch (part.kind) {
+    case 'bell': {
+      const x = flipped ? 0 : length;
+      const radius = (part.mouthDiameterM * MM) / 2;
+      return [
+        {
+          d: ellipse(x, 0, radius * 0.16, radius),
+          fill: darker(part.finish.hex, 0.7),
+          stroke: line,
+          strokeWidth: 0.15,
+        },
+        { d: ellipse(x, 0, radius * 0.1, radius * 0.86), fill: darker(part.finish.hex, 0.82) },
+      ];
+    }
+    case 'bead': {
+      const radius = (part.diameterM * MM) / 2;
+      if (part.shape === 'faceted') {
+        const rows = [-0.45, 0, 0.45].map((share) =>
+          polyline([
+            { x: length * 0.12, y: share * radius * 0.8 },
+            { x: length * 0.3, y: share * radius * 1.4 },
+            { x: length * 0.7, y: share * radius * 1.4 },
+            { x: length * 0.88, y: share * radius * 0.8 },
+          ]),
+        );
+        return rows.map((d) => ({ d, stroke: lighter(part.finish.hex, 0.45), strokeWidth: 0.12, opacity: 0.8 }));
+      }
+      if (part.shape === 'round' && part.finish.sheen !== 'matte') {
+        return [
+          { d: ellipse(length * 0.36, -radius * 0.45, radius * 0.22, radius * 0.13), fill: '#ffffff', opacity: 0.75 },
+        ];
+      }
+      return [];
+    }
+    case 'weight': {
+      if (part.shape !== 'barrel' && part.shape !== 'cylinder') return [];
+      const radius = (part.diameterM * MM) / 2;
+      return [0.12, 0.16, 0.84, 0.88].map((share) => ({
+        d: polyline([
+          { x: length * share, y: -radius * 0.96 },
+          { x: length * share, y: radius * 0.96 },
+        ]),
+        stroke: line,
+        strokeWidth: 0.14,
+        opacity: 0.55,
+      }));
+    }
+    default:
+      return [];
+  }
+}
+
+/** Two turns of wire, seen almost edge on: links lie across one another. */
+export function ringShapes(part: PartOf<'splitRing'>): Shape[] {
+  const wire = part.wireDiameterM * MM;
+  const radius = (part.outerDiameterM * MM) / 2;
+  const { hex } = part.finish;
+  return [
+    { d: ellipse(radius, 0, radius - wire / 2, radius * 0.42), stroke: darker(hex, 0.5), strokeWidth: wire * 1.9 },
+    {
+      d: ellipse(radius, -wire * 0.18, radius - wire / 2, radius * 0.42),
+      stroke: lighter(hex, 0.25),
+      strokeWidth: wire * 0.75,
+    },
+    {
+      d: ellipse(radius, wire * 0.62, radius - wire / 2, radius * 0.42),
+      stroke: hex,
+      strokeWidth: wire * 0.5,
+      opacity: 0.9,
+    },
+  ];
+}
+
+/** A hook from the side; a treble's three limbs at a third of a turn, one up. */
+export function hookShapes(part: PartOf<'hook'>): Shape[] {
+  const wire = part.wireDiameterM * MM;
+  const eye = (part.eyeInnerDiameterM * MM) / 2;
+  const { hex } = part.finish;
+  const limbSides = part.points === 3 ? [0.3, 0.72, -0.97] : [-1];
+  const eyeCentre = eye + wire;
+  return [
+    ...limbSides.flatMap((side) => limbShapes(part, side)),
+    {
+      d: polyline([
+        { x: 2 * eyeCentre - wire / 2, y: 0 },
+        { x: (part.lengthM - part.gapM / 2) * MM, y: 0 },
+      ]),
+      stroke: darker(hex, 0.35),
+      strokeWidth: part.points === 3 ? wire * 1.7 : wire,
+      round: true,
+    },
+    {
+      d: polyline([
+        { x: 2 * eyeCentre, y: -wire * 0.3 },
+        { x: (part.lengthM - part.gapM / 2) * MM, y: -wire * 0.3 },
+      ]),
+      stroke: lighter(hex, 0.35),
+      strokeWidth: wire * 0.3,
+      opacity: 0.8,
+    },
+    { d: ellipse(eyeCentre, 0, eye + wire / 2, eye + wire / 2), stroke: darker(hex, 0.3), strokeWidth: wire },
+    {
+      d: ellipse(eyeCentre, -wire * 0.1, eye + wire / 2, eye + wire / 2),
+      stroke: lighter(hex, 0.25),
+      strokeWidth: wire * 0.3,
+    },
+  ];
+}
+
+function limbShapes(part: PartOf<'hook'>, side: number): Shape[] {
+  const wire = part.wireDiameterM * MM;
+  const { hex } = part.finish;
+  const limb = hookLimb(part);
+  const at = ({ xM, radiusM }: { xM: number; radiusM: number }): Point => ({ x: xM * MM, y: radiusM * MM * side });
+  const bend = limb.path.slice(1, -1).map(at);
+  const last = bend.at(-1) ?? { x: 0, y: 0 };
+  const tip = at(limb.pointTip);
+  const isFar = side > 0 && side < 0.5;
+  const body = isFar ? darker(hex, 0.55) : darker(hex, 0.3);
+  const shapes: Shape[] = [
+    { d: curve(bend), stroke: body, strokeWidth: wire, round: true },
+    {
+      d: polygon([
+        { x: last.x, y: last.y - wire / 2 },
+        { x: tip.x, y: tip.y },
+        { x: last.x, y: last.y + wire / 2 },
+      ]),
+      fill: body,
+      stroke: body,
+      strokeWidth: 0.1,
+    },
+  ];
+  if (part.barb) {
+    const inward = -Math.sign(side) * wire;
+    const root = { x: tip.x + (last.x - tip.x) * 0.42, y: tip.y + (last.y - tip.y) * 0.42 };
+    shapes.push({
+      d: polygon([root, { x: root.x + wire * 1.1, y: root.y + inward * 0.95 }, { x: root.x + wire * 1.3, y: root.y }]),
+      fill: body,
+    });
+  }
+  if (!isFar) shapes.push({ d: curve(bend), stroke: lighter(hex, 0.3), strokeWidth: wire * 0.28, opacity: 0.75 });
+  return shapes;
+}
+
+/** Thread band at the front, fibres trailing behind it. */
+export function dressingShapes(part: PartOf<'dressing'>): Shape[] {
+  const band = part.bandLengthM * MM;
+  const fibre = part.fibreLengthM * MM;
+  const bulk = part.bulkM * MM;
+  const core = part.coreM * MM;
+  const { hex } = part.finish;
+  const isFeather = part.style === 'feather';
+  const count = isFeather ? 46 : 64;
+  const fibres = Array.from({ length: count }, (_, i): Shape => {
+    const spread = scatter(i, 1) * 2 - 1;
+    const reach = fibre * (0.72 + 0.28 * scatter(i, 2)) * (1 - 0.12 * Math.abs(spread));
+    const start = band * 0.55;
+    const swell = spread * bulk * (isFeather ? 0.62 : 0.5);
+    const tipDrift = spread * bulk * 0.34 + (scatter(i, 3) - 0.5) * bulk * 0.2;
+    const shade = scatter(i, 4);
+    return {
+      d: curve([
+        { x: start, y: spread * core * 0.5 },
+        { x: start + reach * 0.35, y: swell * 0.75 },
+        { x: start + reach * 0.7, y: swell },
+        { x: reach, y: tipDrift },
+      ]),
+      stroke: shade < 0.5 ? darker(hex, 0.45 * (0.5 - shade) * 2) : lighter(hex, 0.35 * (shade - 0.5) * 2),
+      strokeWidth: isFeather ? 0.42 : 0.26,
+      opacity: 0.85,
+      round: true,
+    };
+  });
+  const turns = Math.max(3, Math.round(band / 0.45));
+  const thread = Array.from({ length: turns }, (_, i): Shape => {
+    const x = (i / turns) * band;
+    return {
+      d: polyline([
+        { x: x + 0.1, y: -core * 0.62 },
+        { x: x + 0.4, y: core * 0.62 },
+      ]),
+      stroke: lighter(part.threadHex, 0.22),
+      strokeWidth: 0.16,
+      opacity: 0.8,
+    };
+  });
+  return [
+    ...fibres,
+    {
+      d: turned([
+        { x: 0, y: core * 0.42 },
+        { x: band * 0.3, y: core * 0.66 },
+        { x: band * 0.8, y: core * 0.66 },
+        { x: band, y: core * 0.5 },
+      ]),
+      fill: part.threadHex,
+      stroke: darker(part.threadHex, 0.4),
+      strokeWidth: OUTLINE_MM,
+    },
+    ...thread,
+  ];
+}
+
+/** A clevis square on: two legs down to the wire, the bow that carries the blade above. */
+export function clevisOutline(part: PartOf<'clevis'>, spanMm: number, upright: number): { legs: string; bow: string } {
+  const leg = part.legThicknessM * MM;
+  const bottom = (part.boreM * MM) / 2 + leg;
+  const drop = part.dropM * MM + (part.lobeThicknessM * MM) / 2;
+  const y = (value: number) => value * upright;
+  const legs = [0, spanMm - leg].map((x) => rectangle(x, y(bottom), x + leg, y(-drop * 0.55))).join('');
+  const bow = curve([
+    { x: leg / 2, y: y(-drop * 0.5) },
+    { x: leg * 0.8, y: y(-drop * 0.86) },
+    { x: spanMm / 2, y: y(-drop) },
+    { x: spanMm - leg * 0.8, y: y(-drop * 0.86) },
+    { x: spanMm - leg / 2, y: y(-drop * 0.5) },
+  ]);
+  return { legs, bow };
+}
+
+/** A part alone, for lists: its shapes and the box they fill, millimetres. */
+export function portrait(part: Part): { shapes: Shape[]; width: number; height: number } {
+  switch (part.kind) {
+    case 'wire':
+      return {
+        shapes: [
+          {
+            d: rectangle(0, (-part.diameterM * MM) / 2, 24, (part.diameterM * MM) / 2),
+            fill: paintOf(part.finish, 'across'),
+          },
+        ],
+        width: 24,
+        height: 4,
+      };
+    case 'clevis': {
+      const span = (part.legGapM + 2 * part.legThicknessM) * MM;
+      const { legs, bow } = clevisOutline(part, span, 1);
+      const { hex } = part.finish;
+      return {
+        shapes: [
+          { d: bow, stroke: darker(hex, 0.3), strokeWidth: part.lobeThicknessM * MM, round: true },
+          { d: legs, fill: hex, stroke: darker(hex, 0.5), strokeWidth: OUTLINE_MM },
+        ],
+        width: span,
+        height: 2 * (part.dropM + part.lobeThicknessM) * MM,
+      };
+    }
+    case 'splitRing':
+      return { shapes: ringShapes(part), width: part.outerDiameterM * MM, height: part.outerDiameterM * MM };
+    case 'hook':
+      return { shapes: hookShapes(part), width: part.lengthM * MM, height: part.gapM * 2.2 * MM };
+    case 'dressing':
+      return { shapes: dressingShapes(part), width: part.fibreLengthM * MM, height: part.bulkM * 1.3 * MM };
+    case 'shrinkTube': {
+      const radius = (part.suppliedBoreM * MM) / 2 + part.suppliedWallM * MM;
+      return {
+        shapes: [{ d: rectangle(0, -radius, 18, radius), fill: paintOf(part.finish, 'across') }],
+        width: 18,
+        height: 2 * radius,
+      };
+    }
+    case 'blade':
+      return { shapes: [], width: part.lengthM * MM, height: part.widthM * MM };
+    default:
+      return {
+        shapes: boredShapes(part, false),
+        width: part.lengthM * MM,
+        height: 2 * Math.max(...radiusProfile(part).map(({ radiusM }) => radiusM)) * MM,
+      };
+  }
+}

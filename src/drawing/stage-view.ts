@@ -1,0 +1,45 @@
+/** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
+import { bladeReach } from '../core/parts/outline';
+import type { Layout } from '../core/lure/layout';
+import type { SpinSeat } from '../core/lure/spin-seats';
+
+export interface StageView {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly pxPerMm: number;
+  /** Where x = 0 and the axis lie, px. */
+  readonly originX: number;
+  readonly originY: number;
+  /** Places along the wire in pixels. */
+  readonly toX: (xM: number) => number;
+}
+
+const SIDE_PX = 22;
+const TOP_PX = 26;
+const RULE_PX = 34;
+/** Blades are given room up to this share of their reach, about a spread of 53°, so that speed does not move the page. */
+const ROOM_SHARE = 0.8;
+const LEAST_HALF_HEIGHT_M = 0.016;
+const LEAST_LENGTH_M = 0.06;
+const LARGEST_SCALE = 11;
+
+export function stageView(layout: Layout, seats: readonly SpinSeat[], widthPx: number, maxHeightPx: number): StageView {
+  const lengthMm = Math.max(layout.x1M - layout.x0M, LEAST_LENGTH_M) * 1000;
+  const reaches = seats.map(({ dropM, blade }) => dropM + ROOM_SHARE * bladeReach(blade));
+  const halfMm = Math.max(LEAST_HALF_HEIGHT_M, ...reaches) * 1000;
+  const pxPerMm = Math.min(
+    LARGEST_SCALE,
+    (widthPx - 2 * SIDE_PX) / lengthMm,
+    (maxHeightPx - TOP_PX - RULE_PX) / (2 * halfMm),
+  );
+  const heightPx = Math.round(2 * halfMm * pxPerMm + TOP_PX + RULE_PX);
+  const originX = (widthPx - (layout.x1M - layout.x0M) * 1000 * pxPerMm) / 2 - layout.x0M * 1000 * pxPerMm;
+  return {
+    widthPx,
+    heightPx,
+    pxPerMm,
+    originX,
+    originY: TOP_PX + halfMm * pxPerMm,
+    toX: (xM) => originX + xM * 1000 * pxPerMm,
+  };
+}

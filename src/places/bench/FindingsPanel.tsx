@@ -1,0 +1,77 @@
+'use client';
+
+import Check from 'lucide-react/icons/check';
+import OctagonX from 'lucide-react/icons/octagon-x';
+import TriangleAlert from 'lucide-react/icons/triangle-alert';
+import type { Finding } from '@/core/lure/finding';
+import type { Build } from '@/core/lure/lure';
+import type { UnitSystem } from '@/core/units/write';
+import { Button } from '@/ui/Button';
+import { findingWords, repairWords, SEVERITY_WORDS } from '@/words/finding-words';
+import { change, pick } from './bench-store';
+
+const MARKS = {
+  fault: { icon: OctagonX, look: 'border-fault bg-fault-soft', word: 'text-fault' },
+  caution: { icon: TriangleAlert, look: 'border-caution bg-caution-soft', word: 'text-caution' },
+  good: { icon: Check, look: 'border-transparent', word: 'text-good' },
+} as const;
+
+export interface FindingsPanelProps {
+  readonly findings: readonly Finding[];
+  readonly build: Build;
+  readonly system: UnitSystem;
+}
+
+/** What is wrong, what to look at and what is in order; a repair is one press. */
+export function FindingsPanel({ findings, build, system }: FindingsPanelProps) {
+  const open = findings.filter(({ severity }) => severity !== 'good').length;
+  return (
+    <section aria-label="Findings" className="flex flex-col gap-2">
+      <h2 className="text-lg font-semibold">
+        Findings{' '}
+        <span className="text-base font-normal text-ink-soft">{open === 0 ? 'all in order' : `${open} open`}</span>
+      </h2>
+      <ul className="flex flex-col gap-1.5" aria-live="polite">
+        {findings.map((finding) => {
+          const { title, detail } = findingWords(finding, build, system);
+          const { icon: Icon, look, word } = MARKS[finding.severity];
+          const first = finding.items[0];
+          return (
+            <li
+              key={finding.key}
+              className={`rounded-md border-l-4 px-2.5 py-1.5 ${look}`}
+              data-severity={finding.severity}
+            >
+              <p className={`flex items-center gap-1.5 text-xs font-semibold ${word}`}>
+                <Icon aria-hidden size={15} /> {SEVERITY_WORDS[finding.severity]}
+              </p>
+              <p className="leading-snug font-semibold">
+                {first ? (
+                  <button
+                    type="button"
+                    className="text-left underline-offset-4 hover:underline"
+                    onClick={() => pick(first)}
+                  >
+                    {title}
+                  </button>
+                ) : (
+                  title
+                )}
+              </p>
+              <p className="text-sm text-ink-soft">{detail}</p>
+              {finding.repairs.map((repair) => (
+                <Button
+                  key={repair.code}
+                  className="mt-1.5 w-full !justify-start"
+                  onClick={() => change(`repair: ${repair.code}`, repair.edits)}
+                >
+                  {repairWords(repair, system)}
+                </Button>
+              ))}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

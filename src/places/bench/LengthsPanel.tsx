@@ -1,0 +1,85 @@
+'use client';
+
+import type { CutLength, LengthTerm } from '@/core/lure/lengths';
+import type { Build } from '@/core/lure/lure';
+import { showLength, showLengthBoth, type UnitSystem } from '@/core/units/write';
+import { termWords } from '@/words/length-words';
+
+export interface LengthsPanelProps {
+  readonly cuts: readonly CutLength[];
+  readonly build: Build;
+  readonly system: UnitSystem;
+}
+
+/** What to cut, drawn as the length itself with its terms. */
+export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
+  return (
+    <section aria-label="Lengths to cut" className="flex flex-col gap-3">
+      <h2 className="text-lg font-semibold">Lengths to cut</h2>
+      {cuts.map((cut) => (
+        <div key={cut.item?.id ?? 'wire'} className="flex flex-col gap-1.5">
+          <p className="flex items-baseline justify-between gap-2">
+            <span>
+              {cut.of === 'wire' ? `Wire ${showLength(build.carrier.wire.diameterM, system)}` : 'Shrink tube'}
+            </span>
+            <span className="measure font-semibold" data-testid={`cut ${cut.of}`}>
+              {showLengthBoth(cut.cutM, system)}
+            </span>
+          </p>
+          <Bar cut={cut} />
+          <details>
+            <summary className="min-h-8 cursor-pointer py-1 text-sm text-ink-soft">Each term</summary>
+            <table className="w-full text-sm">
+              <tbody>
+                {cut.terms.map((term, i) => (
+                  <tr key={i} className="border-t border-line">
+                    <td className="py-0.5">{termWords(term, system)}</td>
+                    <td className="measure py-0.5 text-right">{showLength(term.lengthM, system)}</td>
+                  </tr>
+                ))}
+                <tr className="border-t border-ink-soft font-semibold">
+                  <td className="py-0.5">together</td>
+                  <td className="measure py-0.5 text-right">{showLength(cut.totalM, system)}</td>
+                </tr>
+              </tbody>
+            </table>
+          </details>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+const STRAIGHT: ReadonlySet<LengthTerm['code']> = new Set([
+  'stack',
+  'freeRoom',
+  'underWraps',
+  'overWraps',
+  'overLoop',
+  'overRingAndEye',
+]);
+
+/** The terms end to end: what stays straight is light, what is bent or clipped is dark. */
+function Bar({ cut }: { readonly cut: CutLength }) {
+  const starts = cut.terms.map((_, i) => cut.terms.slice(0, i).reduce((sum, { lengthM }) => sum + lengthM, 0));
+  const parts = cut.terms.map((term, i) => ({
+    x: (starts[i] ?? 0) / cut.totalM,
+    width: term.lengthM / cut.totalM,
+    isStraight: STRAIGHT.has(term.code),
+    isTag: term.code === 'tag',
+  }));
+  return (
+    <svg viewBox="0 0 100 6" preserveAspectRatio="none" className="h-3 w-full" aria-hidden>
+      {parts.map(({ x, width, isStraight, isTag }, i) => (
+        <rect
+          key={i}
+          x={x * 100}
+          width={Math.max(0, width * 100 - 0.35)}
+          y={isTag ? 2 : 0.5}
+          height={isTag ? 2 : 5}
+          fill={isStraight ? 'var(--line)' : 'var(--accent)'}
+        />
+      ))}
+    </svg>
+  );
+}

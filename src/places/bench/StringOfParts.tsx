@@ -1,0 +1,280 @@
+'use client';
+
+import {
+  DndContext,
+  MouseSensor,
+  TouchSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import clsx from 'clsx';
+import { useRef, type KeyboardEvent } from 'react';
+import { moveRun } from '@/core/lure/editing';
+import type { Layout } from '@/core/lure/layout';
+import type { Build } from '@/core/lure/lure';
+import type { SpinSeat } from '@/core/lure/spin-seats';
+import { bladeReach } from '@/core/parts/outline';
+import { showLength, type UnitSystem } from '@/core/units/write';
+import { PartPortrait } from '@/drawing/PartPortrait';
+import type { StageView } from '@/drawing/stage-view';
+import { KIND_WORDS, partTitle } from '@/words/part-words';
+import { change, pick } from './bench-store';
+import type { PartDeeds } from './part-deeds';
+import type { StringUnit } from './string-units';
+
+const LEAST_CHIP_PX = 56;
+const LEADER_PX = 22;
+const BAR_PX = 40;
+
+export interface StringOfPartsProps {
+  readonly build: Build;
+  readonly layout: Layout;
+  readonly view: StageView;
+  readonly seats: readonly SpinSeat[];
+  readonly units: readonly StringUnit[];
+  readonly pickedKey: string | null;
+  readonly onPickKey: (unit: StringUnit) => void;
+  readonly deeds: PartDeeds;
+  readonly system: UnitSystem;
+}
+
+/** The parts in threading order: each as long as it is, under its place on the drawing, with a handle big enough to take. */
+export function StringOfParts(props: StringOfPartsProps) {
+  const { build, view, units, pickedKey, onPickKey, deeds, system } = props;
+  const chipPx = Math.max(LEAST_CHIP_PX, Math.floor((view.widthPx - 16) / Math.max(units.length, 1)));
+  const fits = chipPx * units.length <= view.widthPx;
+  const rowPx = chipPx * units.length;
+  const offsetPx = fits ? (view.widthPx - rowPx) / 2 : 0;
+  const list = useRef<HTMLDivElement>(null);
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+  );
+
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const dragged = units.find(({ key }) => key === active.id);
+    const target = units.find(({ key }) => key === over?.id);
+    if (!dragged?.strand || !target?.strand || dragged === target) return;
+    const goesBack = target.strand.from > dragged.strand.from;
+    const before = goesBack ? target.strand.from + target.strand.length : target.strand.from;
+    change('move', moveRun(dragged.strand.from, dragged.strand.length, before));
+  };
+
+  const step = (by: -1 | 1) => {
+    const at = units.findIndex(({ key }) => key === pickedKey);
+    const next = units[Math.min(units.length - 1, Math.max(0, at + by))];
+    if (!next) return;
+    onPickKey(next);
+    list.current?.querySelector<HTMLElement>(`[data-unit="${quoted(next.key)}"]`)?.focus();
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const done = () => event.preventDefault();
+    const direction = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : null;
+    if (direction !== null) {
+      done();
+      if (event.altKey) deeds.move(direction);
+      else step(direction);
+    } else if (event.key === 'Enter') {
+      done();
+      deeds.swap();
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+      done();
+      deeds.takeOff();
+    } else if (event.key === 'Insert' || event.key === 'i') {
+      done();
+      deeds.insertAfter();
+    }
+  };
+
+  return (
+    <div className="overflow-x-auto">
+      <div style={{ width: Math.max(view.widthPx, rowPx) }}>
+        <StringBar {...props} chipPx={chipPx} offsetPx={offsetPx} leaders={fits} />
+        <DndContext id="string" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <SortableContext
+            items={units.filter(({ strand }) => strand).map(({ key }) => key)}
+            strategy={horizontalListSortingStrategy}
+          >
+            <div
+              ref={list}
+              role="listbox"
+              tabIndex={-1}
+              aria-label="The string, nose to tail"
+              aria-orientation="horizontal"
+              className="flex"
+              style={{ paddingLeft: offsetPx, width: rowPx + offsetPx }}
+              onKeyDown={onKeyDown}
+            >
+              {units.map((unit, i) => (
+                <Chip
+                  key={unit.key}
+                  unit={unit}
+                  widthPx={chipPx}
+                  isPicked={unit.key === pickedKey}
+                  isEntry={pickedKey === null ? i === 0 : unit.key === pickedKey}
+                  onPick={() => onPickKey(unit)}
+                  label={unitLabel(unit, build, system)}
+                />
+              ))}
+            </div>
+          </SortableContext>
+        </DndContext>
+      </div>
+    </div>
+  );
+}
+
+/** Keys hold only letters, digits, hyphens and a space: a quoted attribute value needs no more than this. */
+function quoted(key: string): string {
+  return key.replace(/["\\]/g, '\\$&');
+}
+
+function unitLabel(unit: StringUnit, build: Build, system: UnitSystem): string {
+  if (unit.end) {
+    const end = build.carrier[unit.end];
+    const name = unit.end === 'nose' ? 'line tie loop' : 'tail loop';
+    return end.form === 'plain' ? `${name}, not formed` : `${name}, ${showLength(end.insideDiameterM, system)} inside`;
+  }
+  if (!unit.item) return unit.key;
+  const leg = unit.leg === null ? '' : `, ${unit.leg} leg`;
+  const role = unit.item.role === null ? '' : `, ${unit.item.role}`;
+  return `${partTitle(unit.item.part)}${leg}${role}`;
+}
+
+function Chip({
+  unit,
+  widthPx,
+  isPicked,
+  isEntry,
+  onPick,
+  label,
+}: {
+  readonly unit: StringUnit;
+  readonly widthPx: number;
+  readonly isPicked: boolean;
+  readonly isEntry: boolean;
+  readonly onPick: () => void;
+  readonly label: string;
+}) {
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({
+    id: unit.key,
+    disabled: unit.strand === null,
+  });
+  const word = unit.item
+    ? unit.leg === null
+      ? KIND_WORDS[unit.item.part.kind].one
+      : `${unit.leg} leg`
+    : unit.end === 'nose'
+      ? 'line tie'
+      : 'tail loop';
+  return (
+    <div
+      ref={setNodeRef}
+      role="option"
+      data-unit={unit.key}
+      tabIndex={isEntry ? 0 : -1}
+      aria-selected={isPicked}
+      aria-label={label}
+      title={label}
+      {...listeners}
+      onPointerUp={onPick}
+      onFocus={onPick}
+      style={{ width: widthPx, transform: CSS.Translate.toString(transform), transition }}
+      className={clsx(
+        'flex h-16 shrink-0 touch-manipulation flex-col items-center justify-end gap-0.5 rounded-md border pb-1',
+        isPicked ? 'border-accent bg-accent-soft' : 'border-transparent hover:bg-accent-soft',
+        unit.isHeld && 'mt-2 h-14',
+        isDragging && 'z-10 bg-panel opacity-80 shadow-lg',
+      )}
+    >
+      {unit.item ? (
+        <PartPortrait part={unit.item.part} width={widthPx - 10} height={unit.isHeld ? 28 : 34} scale={5} />
+      ) : (
+        <svg width={24} height={34} viewBox="0 0 24 34" aria-hidden>
+          <circle cx={12} cy={17} r={7} fill="none" stroke="var(--ink-soft)" strokeWidth={2.5} />
+        </svg>
+      )}
+      <span className="max-w-full overflow-hidden text-xs leading-tight text-ellipsis whitespace-nowrap">{word}</span>
+    </div>
+  );
+}
+
+/** True lengths: the stack in one lane, what hangs in the other; lines lead down to the handles. */
+function StringBar({
+  build,
+  layout,
+  view,
+  seats,
+  units,
+  pickedKey,
+  chipPx,
+  offsetPx,
+  leaders,
+}: StringOfPartsProps & { readonly chipPx: number; readonly offsetPx: number; readonly leaders: boolean }) {
+  const spanOf = (unit: StringUnit): [number, number] | null => {
+    if (unit.end) {
+      const end = layout[unit.end];
+      return [Math.min(end.x0M, end.wraps.x0M), Math.max(end.x1M, end.wraps.x1M)];
+    }
+    if (unit.strand) {
+      const { from, length } = unit.strand;
+      const [first, last] = [layout.strand[from], layout.strand[from + length - 1]];
+      return first && last ? [first.x0M, last.x1M] : null;
+    }
+    const seat = seats.find(({ item }) => item.id === unit.item?.id);
+    if (seat) return [seat.holeM, seat.holeM + bladeReach(seat.blade)];
+    const off = layout.off.find(({ item }) => item.id === unit.item?.id);
+    return off ? [off.x0M, off.x1M] : null;
+  };
+  const heightPx = BAR_PX + (leaders ? LEADER_PX : 0);
+  return (
+    <svg width={view.widthPx} height={heightPx} className="block" aria-hidden data-testid="string-bar">
+      <line
+        x1={view.toX(layout.nose.x0M)}
+        x2={view.toX(layout.tail.x1M)}
+        y1={13}
+        y2={13}
+        stroke="var(--line)"
+        strokeWidth={2}
+      />
+      {units.map((unit, i) => {
+        const span = spanOf(unit);
+        if (!span) return null;
+        const [x0, x1] = [view.toX(span[0]), view.toX(span[1])];
+        const isPicked = unit.key === pickedKey;
+        const lane = unit.isHeld && unit.item?.part.kind !== 'bell' ? 24 : 5;
+        const hex = unit.item ? unit.item.part.finish.hex : build.carrier.wire.finish.hex;
+        const chipX = offsetPx + (i + 0.5) * chipPx;
+        return (
+          <g key={unit.key}>
+            {leaders && (
+              <path
+                d={`M${(x0 + x1) / 2} ${lane + 14}C${(x0 + x1) / 2} ${BAR_PX + 12} ${chipX} ${BAR_PX} ${chipX} ${heightPx}`}
+                fill="none"
+                stroke={isPicked ? 'var(--accent)' : 'var(--line)'}
+                strokeWidth={isPicked ? 2.5 : 1.2}
+              />
+            )}
+            <rect
+              data-span={unit.key}
+              x={x0}
+              width={Math.max(x1 - x0, 1.2)}
+              y={lane}
+              height={14}
+              rx={unit.strand ? 1.5 : 5}
+              fill={hex}
+              stroke={isPicked ? 'var(--accent)' : 'var(--ink-soft)'}
+              strokeWidth={isPicked ? 2.5 : 0.8}
+              className="cursor-pointer"
+              onClick={() => pick(unit.pick)}
+            />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,51 @@
+/** The string as it is shown: what is moved as one is one unit, in threading order, with what hangs behind what holds it. */
+import { legsTogether } from '@/core/lure/editing';
+import { childrenOf, itemOf, type Build, type End, type Item, type ItemId, type Leg } from '@/core/lure/lure';
+import type { Pick } from '@/drawing/elevation';
+
+export interface StringUnit {
+  readonly key: string;
+  readonly pick: Pick;
+  readonly item: Item | null;
+  /** The wire end this is; null for parts. */
+  readonly end: End | null;
+  /** A clevis leg on its own; null for whole things. */
+  readonly leg: Leg | null;
+  /** Place on the strand and how many entries move together; null for what is not threaded. */
+  readonly strand: { readonly from: number; readonly length: number } | null;
+  /** Hangs on, is tied to or slid over the unit before it. */
+  readonly isHeld: boolean;
+}
+
+export function stringUnits(build: Build): StringUnit[] {
+  const held = (parent: ItemId | End): StringUnit[] =>
+    childrenOf(build, parent).flatMap((item) => [
+      { key: item.id, pick: item.id, item, end: null, leg: null, strand: null, isHeld: true },
+      ...held(item.id),
+    ]);
+  const end = (pick: End): StringUnit => ({
+    key: pick,
+    pick,
+    item: null,
+    end: pick,
+    leg: null,
+    strand: null,
+    isHeld: false,
+  });
+  const threaded = build.strand.flatMap((entry, index): StringUnit[] => {
+    const item = itemOf(build, entry.item);
+    const together = entry.leg !== null && legsTogether(build, item.id);
+    if (together && entry.leg === 'aft') return [];
+    const unit: StringUnit = {
+      key: entry.leg === null || together ? item.id : `${item.id} ${entry.leg}`,
+      pick: item.id,
+      item,
+      end: null,
+      leg: together ? null : entry.leg,
+      strand: { from: index, length: together ? 2 : 1 },
+      isHeld: false,
+    };
+    return entry.leg === 'aft' ? [unit] : [unit, ...held(item.id)];
+  });
+  return [end('nose'), ...held('nose'), ...threaded, end('tail'), ...held('tail')];
+}

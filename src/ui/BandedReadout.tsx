@@ -1,0 +1,43 @@
+'use client';
+
+import { Popover } from 'radix-ui';
+
+export interface BandedReadoutProps {
+  readonly name: string;
+  readonly value: string;
+  readonly unit: string;
+  readonly band: string;
+  /** One sentence of why, and what would make it surer. */
+  readonly why: string;
+  readonly before?: string | null;
+  readonly testId?: string;
+}
+
+/** A predicted number: value, unit, spread; press it for the why. */
+export function BandedReadout({ name, value, unit, band, why, before, testId }: BandedReadoutProps) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        title={why}
+        data-testid={testId}
+        className="flex min-w-32 flex-col items-start rounded-md px-2 py-1 text-left hover:bg-accent-soft"
+      >
+        <span className="text-sm text-ink-soft">{name}</span>
+        <span className="whitespace-nowrap">
+          <span className="measure text-2xl font-semibold">{value}</span> <span className="text-sm">{unit}</span>
+        </span>
+        <span className="measure whitespace-nowrap text-sm text-ink-soft">{band}</span>
+        {before && <span className="measure whitespace-nowrap text-sm text-accent">{before}</span>}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-30 max-w-80 rounded-md border border-line bg-panel p-3 text-sm shadow-lg"
+        >
+          {why}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

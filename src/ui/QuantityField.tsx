@@ -1,0 +1,83 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { readQuantity } from '@/core/units/read';
+import type { QuantityKind, UnitId } from '@/core/units/quantity';
+import { writeExact } from '@/core/units/write';
+import { readingProblemWords } from '@/words/problem-words';
+
+export interface QuantityFieldProps {
+  readonly label: string;
+  readonly kind: QuantityKind;
+  readonly si: number;
+  /** The unit shown, and taken when none is typed. */
+  readonly unit: UnitId;
+  readonly minSi?: number;
+  readonly maxSi?: number;
+  readonly onCommit: (si: number) => void;
+}
+
+/** Takes what people write (`.038`, `1 3/4"`, `5mm`); a wrong entry stays, and the field says what would be right. */
+export function QuantityField({ label, kind, si, unit, minSi, maxSi, onCommit }: QuantityFieldProps) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const commit = () => {
+    if (typed === null) return;
+    const reading = readQuantity(kind, typed, {
+      bare: unit,
+      ...(minSi === undefined ? {} : { minSi }),
+      ...(maxSi === undefined ? {} : { maxSi }),
+    });
+    if (!reading.ok) {
+      setProblem(readingProblemWords(reading.problem));
+      return;
+    }
+    setTyped(null);
+    setProblem(null);
+    if (reading.si !== si) onCommit(reading.si);
+  };
+
+  return (
+    <div className="flex flex-col gap-1">
+      <label htmlFor={id} className="text-sm text-ink-soft">
+        {label}
+      </label>
+      <input
+        id={id}
+        className="measure min-h-11 w-full rounded-md border border-line bg-panel px-2.5 aria-invalid:border-fault"
+        value={typed ?? readable(si, unit)}
+        aria-invalid={problem !== null}
+        aria-describedby={problem === null ? undefined : `${id}-problem`}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') {
+            setTyped(null);
+            setProblem(null);
+          }
+        }}
+      />
+      {problem !== null && (
+        <p id={`${id}-problem`} role="alert" className="text-sm text-fault">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Exact where that is short; a value from elsewhere with a long tail is shown to five figures until it is typed anew. */
+function readable(si: number, unit: UnitId): string {
+  const exact = writeExact(si, unit);
+  if (exact.length <= 12) return exact;
+  const reading = readQuantity('length', exact, { bare: unit });
+  const value = reading.ok ? Number.parseFloat(exact) : Number.NaN;
+  return Number.isFinite(value) && !exact.includes('/')
+    ? `${Number(value.toPrecision(5))} ${exact.split(' ').at(-1)}`
+    : exact;
+}

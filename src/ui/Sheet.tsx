@@ -1,0 +1,39 @@
+'use client';
+
+import { Dialog } from 'radix-ui';
+import X from 'lucide-react/icons/x';
+import type { ReactNode } from 'react';
+
+export interface SheetProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly title: string;
+  readonly description: string;
+  readonly children: ReactNode;
+}
+
+/** A sheet laid over the page from the right: the page behind stays in sight. */
+export function Sheet({ open, onOpenChange, title, description, children }: SheetProps) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/25" />
+        <Dialog.Content className="fixed inset-y-0 right-0 z-30 flex w-[min(30rem,100vw)] flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl">
+          <div className="flex items-start justify-between gap-3">
+            <div>
+              <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>
+              <Dialog.Description className="text-sm text-ink-soft">{description}</Dialog.Description>
+            </div>
+            <Dialog.Close
+              aria-label="Close"
+              className="inline-flex size-11 items-center justify-center rounded-md hover:bg-accent-soft"
+            >
+              <X aria-hidden size={20} />
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

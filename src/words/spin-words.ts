@@ -1,0 +1,35 @@
+/** The spin of a blade in words: what it does, why, and what would make it surer. */
+import { never } from '../core/never';
+import type { BladePrediction } from '../core/predict';
+
+/** Why a blade does not turn, or why nothing can be said, in one sentence. Null when it turns. */
+export function stillWords(prediction: BladePrediction): string | null {
+  switch (prediction.outcome) {
+    case 'turning':
+      return null;
+    case 'doesNotTurn':
+      return prediction.reason === 'noFlow'
+        ? 'No water moves past it.'
+        : 'Friction holds it at this speed: go faster, or free the clevis.';
+    case 'outsideModel':
+      return {
+        speedMps: `The model holds up to ${prediction.limit} m/s.`,
+        planAreaM2: 'This blade has no area to turn by.',
+        sheetMassKgM2: 'This blade’s thickness or material makes no sense.',
+        spreadRad: 'It would stand straight out, where the model ends.',
+      }[prediction.quantity];
+    case 'didNotConverge':
+      return 'No steady turning could be worked out for this speed.';
+    case 'notFinite':
+      return `The arithmetic failed at the ${prediction.where}; please keep this lure file and report it.`;
+    default:
+      return never(prediction, 'stillWords');
+  }
+}
+
+export const READOUT_WHY = {
+  rate: 'The speed at which the water’s drive on the set blade equals its own drag and the clevis’s friction. Count the turns of the blade once at a known speed to make it surer.',
+  spread:
+    'Where the fling of the turning blade and its cupped water balances the push of the flow. A photograph from the side would make it surer.',
+  drag: 'The pull of the blade alone, from the water’s push on it at that angle. One counted rate narrows it most.',
+} as const;
