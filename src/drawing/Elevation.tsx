@@ -149,7 +149,7 @@ function RestReach({
     .filter((finding) => finding.code === 'bladeAgainstHook')
     .filter((finding) => finding.posture === 'rest' && finding.items[0] === seat.item.id)
     .sort((a, b) => a.clearanceM - b.clearanceM)[0];
-  const y = view.originY + Math.min(13 * view.pxPerMm, view.heightPx - view.originY - 62);
+  const y = view.heightPx - 52;
   const tipM = seat.holeM + bladeReach(seat.blade);
   const [hole, tip] = [view.toX(seat.holeM), view.toX(tipM)];
   return (
@@ -210,7 +210,7 @@ function FreeRoom({
   return (
     <g className="text-ink-soft" aria-hidden>
       <path d={`M${x0} ${y + 8}V${y}H${x1}V${y + 8}`} fill="none" stroke="currentColor" strokeWidth={1.2} />
-      <text x={x0 - 2} y={y - 6} fontSize={12} fill="currentColor">
+      <text x={x1 > 90 ? x1 : x0} y={y - 6} fontSize={12} textAnchor={x1 > 90 ? 'end' : 'start'} fill="currentColor">
         {`${showLength(x1M - x0M, system)} free`}
       </text>
     </g>

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Part } from '@/core/parts/part';
-import { bladeMesh, poseBlade } from './blade-mesh';
+import { STILL, bladeMesh, poseBlade } from './blade-mesh';
 import { PaintDefs, Shapes } from './Shapes';
 import { portrait } from './part-shapes';
 
@@ -37,11 +37,11 @@ function FaceOn({ part }: { readonly part: Extract<Part, { kind: 'blade' }> }) {
     azimuthRad: Math.PI / 2,
     flipped: false,
   };
-  const { facets, holeD } = poseBlade(bladeMesh(part), pose);
+  const { facets, holeD } = poseBlade(bladeMesh(part, STILL), pose);
   return (
     <>
       {facets.map(({ d, fill }, i) => (
-        <path key={i} d={d} fill={fill} stroke={fill} strokeWidth={0.2} />
+        <path key={i} d={d} fill={fill} stroke={fill} strokeWidth={0.4} />
       ))}
       <path d={holeD} fill="var(--panel)" stroke="#0006" strokeWidth={0.15} />
     </>

@@ -10,6 +10,7 @@ export function Rule({ view, system }: { readonly view: StageView; readonly syst
   const last = Math.floor((view.widthPx - view.originX) / view.pxPerMm / stepMm);
   const ticks = Array.from({ length: last - first + 1 }, (_, i) => first + i).filter((n) => n >= 0);
   const top = view.heightPx - 22;
+  const majorPx = perMajor * stepMm * view.pxPerMm;
   const dense = stepMm * view.pxPerMm < 3;
   return (
     <g className="text-ink-soft" aria-hidden>
@@ -29,7 +30,7 @@ export function Rule({ view, system }: { readonly view: StageView; readonly syst
               stroke="currentColor"
               strokeWidth={0.8}
             />
-            {isMajor && (
+            {isMajor && (majorPx >= 34 || n % (2 * perMajor) === 0) && (
               <text x={x + 3} y={top + 18} fontSize={11} fill="currentColor" className="measure">
                 {system === 'metric' ? n : `${n / perMajor}${n === 0 ? '' : '″'}`}
                 {n === 0 && system === 'metric' ? ' mm' : ''}

@@ -10,8 +10,9 @@ import { darker, lighter, mix } from './colour';
 import { polygon, scatter } from './path';
 
 const MM = 1000;
-const ALONG = 14;
-const ACROSS = 6;
+/** Facets along and across: enough to look round, few enough to move sixty times a second. */
+const MOVING = { along: 16, across: 8 } as const;
+export const STILL = { along: 24, across: 14 } as const;
 const LIGHT = unit([-0.3, 0.75, 0.6]);
 const GLINT = unit([LIGHT[0], LIGHT[1], LIGHT[2] + 1]);
 
@@ -42,14 +43,14 @@ export interface DrawnFacet {
   readonly depth: number;
 }
 
-export function bladeMesh(blade: Blade): BladeMesh {
+export function bladeMesh(blade: Blade, { along, across }: { along: number; across: number } = MOVING): BladeMesh {
   const outline = PATTERNS[blade.pattern].outline;
   const corners: Vector[] = [];
-  for (let i = 0; i <= ALONG; i++) {
-    const x = (1 - Math.cos((i / ALONG) * Math.PI)) / 2;
+  for (let i = 0; i <= along; i++) {
+    const x = (1 - Math.cos((i / along) * Math.PI)) / 2;
     const half = (chordRatio(outline, x) * blade.widthM * MM) / 2;
-    for (let j = 0; j <= ACROSS; j++) {
-      const v = (j / ACROSS) * 2 - 1;
+    for (let j = 0; j <= across; j++) {
+      const v = (j / across) * 2 - 1;
       corners.push([
         x * blade.lengthM * MM - blade.holeOffsetM * MM,
         v * half,
@@ -58,10 +59,10 @@ export function bladeMesh(blade: Blade): BladeMesh {
     }
   }
   const facets: [number, number, number, number][] = [];
-  for (let i = 0; i < ALONG; i++) {
-    for (let j = 0; j < ACROSS; j++) {
-      const at = i * (ACROSS + 1) + j;
-      facets.push([at, at + 1, at + ACROSS + 2, at + ACROSS + 1]);
+  for (let i = 0; i < along; i++) {
+    for (let j = 0; j < across; j++) {
+      const at = i * (across + 1) + j;
+      facets.push([at, at + 1, at + across + 2, at + across + 1]);
     }
   }
   const holeRadius = (blade.holeDiameterM * MM) / 2;

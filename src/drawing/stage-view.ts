@@ -1,4 +1,5 @@
 /** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
+import { PATTERNS, type BladePattern } from '../core/parts/blade-pattern';
 import { bladeReach } from '../core/parts/outline';
 import type { Layout } from '../core/lure/layout';
 import type { SpinSeat } from '../core/lure/spin-seats';
@@ -17,15 +18,19 @@ export interface StageView {
 const SIDE_PX = 22;
 const TOP_PX = 26;
 const RULE_PX = 34;
-/** Blades are given room up to this share of their reach, about a spread of 53°, so that speed does not move the page. */
-const ROOM_SHARE = 0.8;
+/** Room for a blade somewhat wider than its pattern's usual spread, so that speed does not move the page. */
+const ROOM_BEYOND_DEG = 8;
 const LEAST_HALF_HEIGHT_M = 0.016;
 const LEAST_LENGTH_M = 0.06;
 const LARGEST_SCALE = 11;
 
+function usualSine(pattern: BladePattern): number {
+  return Math.sin(((PATTERNS[pattern].reference.spreadDeg + ROOM_BEYOND_DEG) * Math.PI) / 180);
+}
+
 export function stageView(layout: Layout, seats: readonly SpinSeat[], widthPx: number, maxHeightPx: number): StageView {
   const lengthMm = Math.max(layout.x1M - layout.x0M, LEAST_LENGTH_M) * 1000;
-  const reaches = seats.map(({ dropM, blade }) => dropM + ROOM_SHARE * bladeReach(blade));
+  const reaches = seats.map(({ dropM, blade }) => dropM + bladeReach(blade) * usualSine(blade.pattern));
   const halfMm = Math.max(LEAST_HALF_HEIGHT_M, ...reaches) * 1000;
   const pxPerMm = Math.min(
     LARGEST_SCALE,

@@ -20,14 +20,16 @@ export function BandedReadout({ name, value, unit, band, why, before, testId }: 
       <Popover.Trigger
         title={why}
         data-testid={testId}
-        className="flex min-w-32 flex-col items-start rounded-md px-2 py-1 text-left hover:bg-accent-soft"
+        className="flex min-w-20 flex-col items-start rounded-md px-2 py-1 text-left hover:bg-accent-soft"
       >
         <span className="text-sm text-ink-soft">{name}</span>
         <span className="whitespace-nowrap">
           <span className="measure text-2xl font-semibold">{value}</span> <span className="text-sm">{unit}</span>
         </span>
-        <span className="measure whitespace-nowrap text-sm text-ink-soft">{band}</span>
-        {before && <span className="measure whitespace-nowrap text-sm text-accent">{before}</span>}
+        <span className="text-sm whitespace-nowrap text-ink-soft">
+          {band}
+          {before && <span className="ml-2 font-semibold text-accent">{before}</span>}
+        </span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

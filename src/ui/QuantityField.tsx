@@ -2,7 +2,7 @@
 
 import { useId, useState } from 'react';
 import { readQuantity } from '@/core/units/read';
-import type { QuantityKind, UnitId } from '@/core/units/quantity';
+import { UNITS, type QuantityKind, type UnitId } from '@/core/units/quantity';
 import { writeExact } from '@/core/units/write';
 import { readingProblemWords } from '@/words/problem-words';
 
@@ -14,11 +14,13 @@ export interface QuantityFieldProps {
   readonly unit: UnitId;
   readonly minSi?: number;
   readonly maxSi?: number;
+  /** Label and field in one row. */
+  readonly beside?: boolean;
   readonly onCommit: (si: number) => void;
 }
 
 /** Takes what people write (`.038`, `1 3/4"`, `5mm`); a wrong entry stays, and the field says what would be right. */
-export function QuantityField({ label, kind, si, unit, minSi, maxSi, onCommit }: QuantityFieldProps) {
+export function QuantityField({ label, kind, si, unit, minSi, maxSi, beside, onCommit }: QuantityFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -40,13 +42,13 @@ export function QuantityField({ label, kind, si, unit, minSi, maxSi, onCommit }:
   };
 
   return (
-    <div className="flex flex-col gap-1">
+    <div className={beside ? 'flex flex-wrap items-center gap-x-3' : 'flex flex-col gap-1'}>
       <label htmlFor={id} className="text-sm text-ink-soft">
         {label}
       </label>
       <input
         id={id}
-        className="measure min-h-11 w-full rounded-md border border-line bg-panel px-2.5 aria-invalid:border-fault"
+        className={`measure min-h-11 rounded-md border border-line bg-panel px-2.5 aria-invalid:border-fault ${beside ? 'w-28' : 'w-full'}`}
         value={typed ?? readable(si, unit)}
         aria-invalid={problem !== null}
         aria-describedby={problem === null ? undefined : `${id}-problem`}
@@ -71,13 +73,11 @@ export function QuantityField({ label, kind, si, unit, minSi, maxSi, onCommit }:
   );
 }
 
-/** Exact where that is short; a value from elsewhere with a long tail is shown to five figures until it is typed anew. */
+/** Exact where that is short; a value with a long tail, from the other system, is shown to five figures until typed anew. */
 function readable(si: number, unit: UnitId): string {
   const exact = writeExact(si, unit);
-  if (exact.length <= 12) return exact;
-  const reading = readQuantity('length', exact, { bare: unit });
-  const value = reading.ok ? Number.parseFloat(exact) : Number.NaN;
-  return Number.isFinite(value) && !exact.includes('/')
-    ? `${Number(value.toPrecision(5))} ${exact.split(' ').at(-1)}`
-    : exact;
+  const isShort = exact.length <= 10 && !/\d{3,}\//.test(exact);
+  if (isShort) return exact;
+  const { factor, offset, symbol } = UNITS[unit];
+  return `${Number((si / factor.valueOf() - offset.valueOf()).toPrecision(5))} ${symbol}`;
 }

@@ -9,7 +9,9 @@ import { KIND_WORDS, partTitle } from './part-words';
 
 export interface FindingWords {
   readonly title: string;
-  readonly detail: string;
+  /** The number it rests on, in both systems; empty where there is none. */
+  readonly figure: string;
+  readonly why: string;
 }
 
 export const SEVERITY_WORDS = { fault: 'Fault', caution: 'Look at', good: 'In order' } as const;
@@ -23,61 +25,76 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'bladeAgainstHook': {
       const posture = finding.posture === 'rest' ? 'at rest' : 'swung out, turning';
       const distance = showLengthBoth(Math.abs(finding.clearanceM), system);
-      const held =
+      const why =
         finding.posture === 'rest'
           ? finding.isHeldByTube
             ? 'The tube holds the hook in line, so the tip must end before its points.'
             : 'The hook can fall back on its ring, so the tip must end before its eye.'
           : 'Measured over the whole band of the predicted spread, with the hook leaning.';
-      if (finding.severity === 'fault') {
-        return { title: `Blade reaches the hook ${posture}`, detail: `It reaches ${distance} in. ${held}` };
+      switch (finding.severity) {
+        case 'fault':
+          return { title: `Blade reaches the hook ${posture}`, figure: `${distance} too far`, why };
+        case 'caution': {
+          const wanted = showLengthBoth(finding.wantedM, system);
+          return { title: `Blade close to the hook ${posture}`, figure: `${distance} left; ${wanted} wanted`, why };
+        }
+        case 'good':
+          return { title: `Blade clear of the hook ${posture}`, figure: distance, why };
+        default:
+          return never(finding.severity, 'findingWords');
       }
-      if (finding.severity === 'caution') {
-        const wanted = showLengthBoth(finding.wantedM, system);
-        return { title: `Blade close to the hook ${posture}`, detail: `${distance} left, ${wanted} wanted. ${held}` };
-      }
-      return { title: `Blade clear of the hook ${posture}`, detail: `${distance} left. ${held}` };
     }
     case 'clevisRoom': {
       const play = showLengthBoth(finding.roomM, system);
+      const why = 'Play along the wire, so that the clevis is not pinched between its neighbours.';
       return finding.severity === 'fault'
         ? {
             title: 'No free room for the clevis to turn',
-            detail: `${play} of play; it needs ${showLengthBoth(finding.wantedM, system)}.`,
+            figure: `${play}; it needs ${showLengthBoth(finding.wantedM, system)}`,
+            why,
           }
-        : { title: 'Clevis has room to turn', detail: `${play} of play along the wire.` };
+        : { title: 'Clevis has room to turn', figure: play, why };
     }
     case 'crowdedClevis':
       return {
         title: 'Too much inside the clevis',
-        detail: `${showLengthBoth(finding.insideM, system)} between legs that stand ${showLengthBoth(finding.gapM, system)} apart.`,
+        figure: `${showLengthBoth(finding.insideM, system)} inside, legs ${showLengthBoth(finding.gapM, system)} apart`,
+        why: 'Legs forced apart bind on the wire.',
       };
     case 'emptyClevis':
-      return { title: 'A clevis without a blade', detail: `${named(0)} carries nothing yet.` };
+      return { title: 'A clevis without a blade', figure: '', why: `${named(0)} carries nothing yet.` };
     case 'boreTooTight':
       return {
-        title: 'Bore too tight',
-        detail: `${named(0)}: bore ${showLengthBoth(finding.boreM, system)}, through it goes ${showLengthBoth(finding.throughM, system)}.`,
+        title: `Bore too tight: ${named(0)}`,
+        figure: `bore ${showLengthBoth(finding.boreM, system)}, through it ${showLengthBoth(finding.throughM, system)}`,
+        why: 'It cannot slide on. A thinner wire, or another part, would.',
       };
     case 'bladeHoleTooSmall':
       return {
         title: 'Blade hole too small for its clevis',
-        detail: `Hole ${showLengthBoth(finding.holeM, system)}, clevis lobe ${showLengthBoth(finding.lobeM, system)}.`,
+        figure: `hole ${showLengthBoth(finding.holeM, system)}, clevis ${showLengthBoth(finding.lobeM, system)}`,
+        why: 'The blade would bind, or not go on at all.',
       };
     case 'hollowOutward':
       return {
         title: 'Blade hung the wrong way about',
-        detail: 'Its hollow faces away from the body; the cup then catches no water.',
+        figure: '',
+        why: 'Its hollow faces away from the body; the cup then catches no water.',
       };
     case 'endNotFormed':
       return {
         title: finding.end === 'nose' ? 'No line tie yet' : 'No tail loop yet',
-        detail: 'The end of the wire is plain.',
+        figure: '',
+        why: 'The end of the wire is plain.',
       };
     case 'noTurningBlade':
-      return { title: 'No blade turns on this wire', detail: 'Thread a clevis and hang a blade on it.' };
+      return {
+        title: 'No blade turns on this wire',
+        figure: '',
+        why: 'Thread a clevis and hang a blade on it.',
+      };
     case 'noHook':
-      return { title: 'No hook', detail: 'Hang a ring on the tail loop and a hook on the ring.' };
+      return { title: 'No hook', figure: '', why: 'Hang a ring on the tail loop and a hook on the ring.' };
     default:
       return never(finding, 'findingWords');
   }

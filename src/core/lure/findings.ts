@@ -115,14 +115,15 @@ function beadRepair(
   return [];
 }
 
-/** A round bead like those on the lure already, else the spare one that sits closest on the wire. */
+/** The longest bead of those on the lure already, else the spare one that sits closest on the wire. */
 function beadToAdd(layout: Layout, spare: readonly Part[]): Part | null {
   const wireM = layout.wireDiameterM;
   const slides = (part: Part) =>
     part.kind === 'bead' && part.shape !== 'disc' && part.boreM >= wireM + SLIDING_FIT_M && part.lengthM >= 0.002;
   const aboard = layout.strand.map(({ item }) => item.part).filter(slides);
-  const last = aboard.at(-1);
-  if (last) return last;
+  const lengthOf = (part: Part) => (isBored(part) ? part.lengthM : 0);
+  const longest = aboard.sort((a, b) => lengthOf(b) - lengthOf(a))[0];
+  if (longest) return longest;
   const fitting = spare.filter(slides);
   const looseness = (part: Part) => (isBored(part) ? part.boreM - wireM : Infinity);
   return fitting.sort((a, b) => looseness(a) - looseness(b) || a.id.localeCompare(b.id))[0] ?? null;

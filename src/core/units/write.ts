@@ -78,6 +78,13 @@ export function showMass(massKg: number, system: UnitSystem): string {
     : `${decimalText(ounces, 3)} oz`;
 }
 
+/** A pull as the mass that weighs as much: grams, or ounces to two decimals. */
+export function pullInWeight(massKg: number, system: UnitSystem): { readonly number: string; readonly unit: string } {
+  return system === 'metric'
+    ? { number: decimalText(massKg * 1000, 1), unit: 'g' }
+    : { number: decimalText(massKg / UNITS.oz.factor.valueOf(), 2), unit: 'oz' };
+}
+
 /** A speed through the water in the chosen unit. */
 export function showSpeed(speedMps: number, unitId: 'mps' | 'kmh' | 'mph'): string {
   return `${decimalText(speedMps / UNITS[unitId].factor.valueOf(), 2)} ${UNITS[unitId].symbol}`;

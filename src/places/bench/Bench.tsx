@@ -29,6 +29,7 @@ import { MadeBar } from './MadeBar';
 import { partDeeds, type PickerAim } from './part-deeds';
 import { PartPicker } from './PartPicker';
 import { RetrievePanel } from './RetrievePanel';
+import { SpinReadouts } from './SpinReadouts';
 import { retrieveSpeed } from './speed';
 import { StringOfParts } from './StringOfParts';
 import { stringUnits } from './string-units';
@@ -36,7 +37,8 @@ import { useRatesBefore } from './use-rates-before';
 
 /** Spread of a blade that hangs still, drawn just off the body. */
 const HANGING_SPREAD_RAD = 0.12;
-const STAGE_SHARE = 0.5;
+/** Of the window's height, for the drawing on a wide screen. */
+const STAGE_SHARE = 0.385;
 
 export function Bench() {
   const history = useBench((state) => state.history);
@@ -134,7 +136,24 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
       <NotSaved history={history} />
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
-          <div ref={stage} className="relative bg-stage">
+          <div ref={stage} className="bg-stage">
+            <div className="flex min-h-18 items-start justify-between gap-x-4 px-2 pt-1">
+              <SpinReadouts build={build} blades={prediction.blades} ratesBefore={ratesBefore} system={system} />
+              <div className="flex flex-1 flex-col items-end px-2 pt-1 text-sm whitespace-nowrap">
+                <p className="text-ink-soft">
+                  {overall} long · {mass}
+                </p>
+                {turning && !prefersStill && (
+                  <Button
+                    look="quiet"
+                    aria-pressed={slowedBy === 8}
+                    onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
+                  >
+                    {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
+                  </Button>
+                )}
+              </div>
+            </div>
             {view && (
               <Elevation
                 build={build}
@@ -149,19 +168,6 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
                 onPick={pick}
                 label={`${lure.name} from the side, nose left: ${overall} long`}
               />
-            )}
-            <p className="measure pointer-events-none absolute top-1.5 left-4 text-sm text-ink-soft">
-              {overall} long · {mass}
-            </p>
-            {turning && !prefersStill && (
-              <Button
-                look="quiet"
-                className="!absolute top-0 right-2 text-sm"
-                aria-pressed={slowedBy === 8}
-                onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
-              >
-                {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
-              </Button>
             )}
           </div>
           <section aria-label="String" className="border-t border-line bg-panel pt-1">
@@ -207,16 +213,16 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
               </Button>
             </div>
           </section>
-          <RetrievePanel build={build} blades={prediction.blades} ratesBefore={ratesBefore} />
+          <RetrievePanel build={build} blades={prediction.blades} />
         </main>
         <aside
           aria-label="About this lure"
           className="flex flex-col gap-4 border-l border-line bg-panel p-4 lg:h-[calc(100dvh-3.6rem)] lg:w-80 lg:shrink-0 lg:overflow-y-auto"
         >
+          <MadeBar lure={lure} system={system} />
           <FindingsPanel findings={findings} build={build} system={system} />
           <Inspector unit={unit} lure={lure} system={system} />
           <LengthsPanel cuts={cuts} build={build} system={system} />
-          <MadeBar lure={lure} system={system} />
         </aside>
       </div>
       <PartPicker aim={aim} lure={lure} system={system} onClose={() => setAim(null)} />

@@ -32,46 +32,67 @@ export function FindingsPanel({ findings, build, system }: FindingsPanelProps) {
         <span className="text-base font-normal text-ink-soft">{open === 0 ? 'all in order' : `${open} open`}</span>
       </h2>
       <ul className="flex flex-col gap-1.5" aria-live="polite">
-        {findings.map((finding) => {
-          const { title, detail } = findingWords(finding, build, system);
-          const { icon: Icon, look, word } = MARKS[finding.severity];
-          const first = finding.items[0];
-          return (
-            <li
-              key={finding.key}
-              className={`rounded-md border-l-4 px-2.5 py-1.5 ${look}`}
-              data-severity={finding.severity}
-            >
-              <p className={`flex items-center gap-1.5 text-xs font-semibold ${word}`}>
-                <Icon aria-hidden size={15} /> {SEVERITY_WORDS[finding.severity]}
-              </p>
-              <p className="leading-snug font-semibold">
-                {first ? (
-                  <button
-                    type="button"
-                    className="text-left underline-offset-4 hover:underline"
-                    onClick={() => pick(first)}
-                  >
-                    {title}
-                  </button>
-                ) : (
-                  title
-                )}
-              </p>
-              <p className="text-sm text-ink-soft">{detail}</p>
-              {finding.repairs.map((repair) => (
-                <Button
-                  key={repair.code}
-                  className="mt-1.5 w-full !justify-start"
-                  onClick={() => change(`repair: ${repair.code}`, repair.edits)}
-                >
-                  {repairWords(repair, system)}
-                </Button>
-              ))}
-            </li>
-          );
-        })}
+        {findings.map((finding) => (
+          <FindingRow key={finding.key} finding={finding} build={build} system={system} />
+        ))}
       </ul>
     </section>
+  );
+}
+
+function FindingRow({
+  finding,
+  build,
+  system,
+}: {
+  readonly finding: Finding;
+  readonly build: Build;
+  readonly system: UnitSystem;
+}) {
+  const { title, figure, why } = findingWords(finding, build, system);
+  const { icon: Icon, look, word } = MARKS[finding.severity];
+  const first = finding.items[0];
+  if (finding.severity === 'good') {
+    return (
+      <li data-severity="good">
+        <details>
+          <summary className="flex min-h-9 cursor-pointer items-start gap-1.5 py-1 leading-snug">
+            <Icon aria-hidden size={17} className={`mt-0.5 shrink-0 ${word}`} />
+            <span>
+              <span className="sr-only">{SEVERITY_WORDS.good}: </span>
+              {title} <span className="whitespace-nowrap text-ink-soft">{figure}</span>
+            </span>
+          </summary>
+          <p className="pb-1 pl-6 text-sm text-ink-soft">{why}</p>
+        </details>
+      </li>
+    );
+  }
+  return (
+    <li className={`rounded-md border-l-4 px-2.5 py-1.5 ${look}`} data-severity={finding.severity}>
+      <p className={`flex items-center gap-1.5 text-xs font-semibold ${word}`}>
+        <Icon aria-hidden size={15} /> {SEVERITY_WORDS[finding.severity]}
+      </p>
+      <p className="leading-snug font-semibold">
+        {first ? (
+          <button type="button" className="text-left underline-offset-4 hover:underline" onClick={() => pick(first)}>
+            {title}
+          </button>
+        ) : (
+          title
+        )}
+      </p>
+      {figure !== '' && <p className="text-sm">{figure}</p>}
+      <p className="text-sm text-ink-soft">{why}</p>
+      {finding.repairs.map((repair) => (
+        <Button
+          key={repair.code}
+          className="mt-1.5 w-full !justify-start"
+          onClick={() => change(`repair: ${repair.code}`, repair.edits)}
+        >
+          {repairWords(repair, system)}
+        </Button>
+      ))}
+    </li>
   );
 }

@@ -6,6 +6,8 @@ import type { Build, End, Item, Lure, WireEnd } from '@/core/lure/lure';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
+import TriangleAlert from 'lucide-react/icons/triangle-alert';
+import { handlingCaution } from '@/words/caution-words';
 import { partMeasures, partTitle } from '@/words/part-words';
 import { change } from './bench-store';
 import type { StringUnit } from './string-units';
@@ -54,6 +56,7 @@ function ItemDetails({
   const { part } = item;
   const { build } = lure;
   const unit = system === 'metric' ? 'mm' : 'in';
+  const caution = handlingCaution(part);
   const canTurn = part.kind === 'blade' || part.kind === 'cap' || part.kind === 'bell' || part.kind === 'weight';
   return (
     <>
@@ -62,6 +65,12 @@ function ItemDetails({
         <p className="text-sm text-ink-soft">{part.maker}</p>
       </div>
       <Measures rows={partMeasures(part, system)} />
+      {caution && (
+        <p className="flex gap-1.5 text-sm">
+          <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
+          {caution}
+        </p>
+      )}
       {part.kind === 'hook' && (
         <RoleField
           role={item.role ?? ''}

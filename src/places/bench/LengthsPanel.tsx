@@ -3,6 +3,8 @@
 import type { CutLength, LengthTerm } from '@/core/lure/lengths';
 import type { Build } from '@/core/lure/lure';
 import { showLength, showLengthBoth, type UnitSystem } from '@/core/units/write';
+import TriangleAlert from 'lucide-react/icons/triangle-alert';
+import { CUTTING_WIRE, SHRINKING_TUBE } from '@/words/caution-words';
 import { termWords } from '@/words/length-words';
 
 export interface LengthsPanelProps {
@@ -27,6 +29,10 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
             </span>
           </p>
           <Bar cut={cut} />
+          <p className="flex gap-1.5 text-sm text-ink-soft">
+            <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
+            {cut.of === 'wire' ? CUTTING_WIRE : SHRINKING_TUBE}
+          </p>
           <details>
             <summary className="min-h-8 cursor-pointer py-1 text-sm text-ink-soft">Each term</summary>
             <table className="w-full text-sm">

@@ -13,41 +13,41 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
   const costs = made ? costOfChange(made.build, build) : [];
   const mark = () => change('mark as made', [{ kind: 'mark', made: { onDay: today(), build } }]);
   return (
-    <section aria-label="Made or not" className="flex flex-col gap-1.5 rounded-md border border-line px-3 py-2 text-sm">
-      {made === null ? (
+    <section aria-label="Made or not" className="flex flex-col gap-1.5 border-b border-line pb-3 text-sm">
+      <div className="flex items-center justify-between gap-3">
         <p>
-          <span className="font-semibold">A design.</span> Its loops are not closed yet; everything can still change.
+          {made === null ? (
+            <>
+              <span className="font-semibold">A design:</span> no loop is closed yet.
+            </>
+          ) : (
+            <>
+              <span className="font-semibold">Made</span> on <span className="whitespace-nowrap">{made.onDay}</span>,{' '}
+              {costs.length === 0 ? 'as drawn; its loops are closed.' : 'and changed since. To get there:'}
+            </>
+          )}
         </p>
-      ) : costs.length === 0 ? (
-        <p>
-          <span className="font-semibold">Made</span> on <span className="measure">{made.onDay}</span>, as drawn. Its
-          loops are closed.
-        </p>
-      ) : (
+        {made === null && (
+          <Button className="shrink-0" onClick={mark}>
+            Mark as made
+          </Button>
+        )}
+        {made !== null && costs.length === 0 && (
+          <Button look="quiet" className="shrink-0" onClick={() => change('not made', [{ kind: 'mark', made: null }])}>
+            Not made
+          </Button>
+        )}
+      </div>
+      {costs.length > 0 && (
         <>
-          <p>
-            <span className="font-semibold">Made</span> on <span className="measure">{made.onDay}</span>; changed since.
-            To get there:
-          </p>
-          <ul className="list-disc pl-5" data-testid="costs">
+          <ul className="list-disc rounded-md bg-caution-soft py-1.5 pr-2 pl-7" data-testid="costs">
             {costs.map((cost) => (
               <li key={cost.code}>{costWords(cost, build, system)}</li>
             ))}
           </ul>
+          <Button onClick={mark}>Done: made so</Button>
         </>
       )}
-      <div className="flex gap-1.5">
-        {(made === null || costs.length > 0) && (
-          <Button className="flex-1" onClick={mark}>
-            {made === null ? 'Mark as made' : 'Done: made so'}
-          </Button>
-        )}
-        {made !== null && costs.length === 0 && (
-          <Button look="quiet" className="flex-1" onClick={() => change('not made', [{ kind: 'mark', made: null }])}>
-            Not made after all
-          </Button>
-        )}
-      </div>
     </section>
   );
 }

@@ -122,7 +122,7 @@ function Choices({
                   {partTitle(part)}
                   {part.id === now && <span className="ml-2 text-sm font-normal text-ink-soft">on the lure</span>}
                 </span>
-                <span className="measure block text-sm">{partLine(part, system)}</span>
+                <span className="block text-sm">{partLine(part, system)}</span>
                 <span className="block text-sm text-ink-soft">{part.maker}</span>
               </span>
             </button>

@@ -48,7 +48,7 @@ export default function RateCurve({ prediction, speedMps, rateHz }: RateCurvePro
           stroke="var(--line)"
           label={{ value: 'speed, m/s', position: 'insideBottom', offset: -10, ...axis }}
         />
-        <YAxis tick={axis} stroke="var(--line)" width={52} />
+        <YAxis tick={axis} stroke="var(--line)" width={52} tickCount={4} allowDecimals={false} domain={[0, 'auto']} />
         {prediction.blades.map(({ station }, blade) => (
           <Area
             key={`band ${station}`}

@@ -27,7 +27,7 @@ import type { PartDeeds } from './part-deeds';
 import type { StringUnit } from './string-units';
 
 const LEAST_CHIP_PX = 56;
-const LEADER_PX = 22;
+const LEADER_PX = 16;
 const BAR_PX = 40;
 
 export interface StringOfPartsProps {
@@ -185,14 +185,14 @@ function Chip({
       onFocus={onPick}
       style={{ width: widthPx, transform: CSS.Translate.toString(transform), transition }}
       className={clsx(
-        'flex h-16 shrink-0 touch-manipulation flex-col items-center justify-end gap-0.5 rounded-md border pb-1',
+        'flex h-15 shrink-0 touch-manipulation flex-col items-center justify-end gap-0.5 rounded-md border pb-1',
         isPicked ? 'border-accent bg-accent-soft' : 'border-transparent hover:bg-accent-soft',
-        unit.isHeld && 'mt-2 h-14',
+        unit.isHeld && 'mt-1 h-14',
         isDragging && 'z-10 bg-panel opacity-80 shadow-lg',
       )}
     >
       {unit.item ? (
-        <PartPortrait part={unit.item.part} width={widthPx - 10} height={unit.isHeld ? 28 : 34} scale={5} />
+        <PartPortrait part={unit.item.part} width={widthPx - 10} height={unit.isHeld ? 28 : 32} scale={5} />
       ) : (
         <svg width={24} height={34} viewBox="0 0 24 34" aria-hidden>
           <circle cx={12} cy={17} r={7} fill="none" stroke="var(--ink-soft)" strokeWidth={2.5} />

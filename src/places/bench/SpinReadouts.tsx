@@ -1,0 +1,117 @@
+'use client';
+
+import type { BladePrediction, BladePredictions } from '@/core/predict';
+import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
+import { GRAVITY_MPS2 } from '@/core/hydro/water';
+import { decimalText, pullInWeight, type UnitSystem } from '@/core/units/write';
+import { BandedReadout } from '@/ui/BandedReadout';
+import { partTitle } from '@/words/part-words';
+import { READOUT_WHY, stillWords } from '@/words/spin-words';
+
+export interface SpinReadoutsProps {
+  readonly build: Build;
+  readonly blades: readonly BladePredictions[];
+  /** Rate of each blade before the last change, to show what the change did. */
+  readonly ratesBefore: ReadonlyMap<ItemId, number>;
+  readonly system: UnitSystem;
+}
+
+/** What each blade does at the chosen speed, over the drawing that shows it. */
+export function SpinReadouts({ build, blades, ratesBefore, system }: SpinReadoutsProps) {
+  return (
+    <div aria-live="polite" className="flex flex-wrap gap-x-6">
+      {blades.length === 0 && <p className="px-2 py-1 text-ink-soft">No blade turns on this wire yet.</p>}
+      {blades.map(({ station, at }) => (
+        <Readouts
+          key={station}
+          station={station}
+          title={blades.length > 1 ? partTitle(itemOf(build, station).part) : null}
+          at={at[0]}
+          rateBefore={ratesBefore.get(station) ?? null}
+          system={system}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Readouts({
+  station,
+  title,
+  at,
+  rateBefore,
+  system,
+}: {
+  readonly station: ItemId;
+  readonly title: string | null;
+  readonly at: BladePrediction | undefined;
+  readonly rateBefore: number | null;
+  readonly system: UnitSystem;
+}) {
+  if (!at) return null;
+  const still = stillWords(at);
+  if (at.outcome !== 'turning') {
+    return (
+      <p data-testid={`still ${station}`}>
+        {title && <span className="font-semibold">{title}: </span>}
+        {at.outcome === 'doesNotTurn' ? 'Does not turn. ' : 'Cannot be said. '}
+        <span className="text-ink-soft">{still}</span>
+      </p>
+    );
+  }
+  const { rateHz, spreadRad, dragN } = at;
+  const range = (low: number, high: number, digits: number) =>
+    `${decimalText(low, digits)} to ${decimalText(high, digits)}`;
+  const degrees = (rad: number) => (rad * 180) / Math.PI;
+  const pull = (newtons: number) => pullInWeight(newtons / GRAVITY_MPS2, system);
+  const changed = rateBefore !== null && Math.abs(rateBefore - rateHz.value) >= 0.05;
+  return (
+    <div>
+      {title && <p className="text-sm font-semibold">{title}</p>}
+      <div className="flex flex-wrap gap-x-2">
+        <BandedReadout
+          name="Turns a second"
+          value={decimalText(rateHz.value, 1)}
+          unit="turns/s"
+          band={range(rateHz.low, rateHz.high, 1)}
+          before={changed ? `was ${decimalText(rateBefore, 1)}` : null}
+          why={READOUT_WHY.rate}
+          testId={`rate ${station}`}
+        />
+        <BandedReadout
+          name="Spread from the wire"
+          value={decimalText(degrees(spreadRad.value), 0)}
+          unit="°"
+          band={range(degrees(spreadRad.low), degrees(spreadRad.high), 0)}
+          why={READOUT_WHY.spread}
+          testId={`spread ${station}`}
+        />
+        <BandedReadout
+          name="Blade drag"
+          value={pull(dragN.value).number}
+          unit={`${pull(dragN.value).unit} pull`}
+          band={`${pull(dragN.low).number} to ${pull(dragN.high).number}`}
+          why={READOUT_WHY.drag}
+          testId={`drag ${station}`}
+        />
+        <OneSecond rateHz={rateHz.value} />
+      </div>
+    </div>
+  );
+}
+
+/** The beat drawn: one second, a tick for each turn. */
+function OneSecond({ rateHz }: { readonly rateHz: number }) {
+  const ticks = Array.from({ length: Math.floor(rateHz) + 1 }, (_, i) => i / rateHz).filter((at) => at <= 1);
+  return (
+    <div className="flex flex-col justify-end px-2 pb-2 text-xs text-ink-soft">
+      <svg viewBox="0 0 300 14" preserveAspectRatio="none" className="h-5 w-36 max-w-full" aria-hidden>
+        <line x1={0} x2={300} y1={13} y2={13} stroke="var(--line)" />
+        {ticks.map((at) => (
+          <line key={at} x1={at * 298 + 1} x2={at * 298 + 1} y1={2} y2={13} stroke="var(--accent)" strokeWidth={2.5} />
+        ))}
+      </svg>
+      one second
+    </div>
+  );
+}
