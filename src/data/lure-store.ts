@@ -181,6 +181,7 @@ export function freeId(wanted: string, taken: ReadonlySet<string>): LureId {
 export function idFromName(name: string): LureId {
   const plain = name
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')

@@ -104,7 +104,7 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
   switch (repair.code) {
     case 'addBeads': {
       const count = NUMBER_WORDS[repair.count] ?? String(repair.count);
-      const size = repair.part.kind === 'bead' ? showLength(repair.part.diameterM, system) : '';
+      const size = repair.part.kind === 'bead' ? showLength(repair.part.diameterM, system).replace(/\.0+ /, ' ') : '';
       return `Add ${count} ${size} ${repair.count === 1 ? 'bead' : 'beads'} below the clevis`;
     }
     case 'setFreeRoom':

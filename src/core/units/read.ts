@@ -1,5 +1,6 @@
 /** Reads a quantity as people type it into SI, exactly, or says as data what would be right. */
 import type Fraction from 'fraction.js';
+import { doubleOf } from './exact';
 import { readNumberText } from './number-text';
 import { UNITS, unitsOf, type QuantityKind, type UnitId } from './quantity';
 
@@ -59,7 +60,7 @@ export function readQuantity(kind: QuantityKind, text: string, options: ReadOpti
 /** SI value of a number in a unit, rounded once, at the end. */
 export function siValue(value: Fraction, unitId: UnitId): number {
   const unit = UNITS[unitId];
-  return value.add(unit.offset).mul(unit.factor).valueOf();
+  return doubleOf(value.add(unit.offset).mul(unit.factor));
 }
 
 function findUnit(text: string): UnitId | null {

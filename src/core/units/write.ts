@@ -2,6 +2,7 @@
  * Writes quantities: exactly, so that reading gives the same value back (for fields and files), or rounded, for eyes.
  */
 import Fraction from 'fraction.js';
+import { decimalOf } from './exact';
 import { readQuantity } from './read';
 import { UNITS, type UnitId } from './quantity';
 
@@ -10,6 +11,8 @@ export type UnitSystem = 'metric' | 'trade';
 
 /** Finest fraction of an inch or ounce that is written as a fraction. */
 const FINEST_DENOMINATOR = 64;
+/** A double near the zero of a scale with an offset needs the digits of the offset on top of its own. */
+const MOST_DIGITS = 40;
 
 /**
  * The shortest text in `unitId` that reads back to exactly `si`; inches and ounces as a fraction where one is exact.
@@ -22,24 +25,27 @@ export function writeExact(si: number, unitId: UnitId): string {
     const reading = readQuantity(unit.kind, text, { bare: unitId, minSi: -Infinity });
     return reading.ok && reading.si === si;
   };
-  const inUnit = si / unit.factor.valueOf() - unit.offset.valueOf();
+  // The double's shortest decimal stands for it exactly enough: reading it gives the same double.
+  const inUnit = new Fraction(String(si)).div(unit.factor).sub(unit.offset);
   if (unitId === 'in' || unitId === 'oz') {
-    const text = `${fractionText(inUnit)} ${unit.symbol}`;
+    const text = `${fractionText(inUnit.valueOf())} ${unit.symbol}`;
     if (reads(text)) return text;
   }
-  for (let digits = 1; digits <= 17; digits++) {
-    const text = `${Number(inUnit.toPrecision(digits))} ${unit.symbol}`;
+  for (let digits = 1; digits <= MOST_DIGITS; digits++) {
+    const text = `${decimalOf(inUnit, digits)} ${unit.symbol}`;
     if (reads(text)) return text;
   }
-  // The unit's own double is one step off: give the exact decimal neighbour by the fraction itself.
-  const exact = new Fraction(si).div(unit.factor).sub(unit.offset);
-  return `${exact.toFraction(false)} ${unit.symbol}`;
+  throw new RangeError(`writeExact: ${si} needs more than ${MOST_DIGITS} digits in ${unitId}`);
 }
 
 /** `1 3/4` for 1.75: the nearest 64th, reduced. */
 export function fractionText(value: number): string {
-  const nearest = new Fraction(Math.round(value * FINEST_DENOMINATOR), FINEST_DENOMINATOR);
-  return nearest.toFraction(true);
+  const sixtyFourths = Math.round(Math.abs(value) * FINEST_DENOMINATOR);
+  const whole = Math.floor(sixtyFourths / FINEST_DENOMINATOR);
+  const rest = new Fraction(sixtyFourths % FINEST_DENOMINATOR, FINEST_DENOMINATOR);
+  const sign = value < 0 && sixtyFourths > 0 ? '-' : '';
+  if (rest.n === 0n) return `${sign}${whole}`;
+  return `${sign}${whole === 0 ? '' : `${whole} `}${rest.n}/${rest.d}`;
 }
 
 /** Rounded for reading, without exponent and without trailing zeros beyond `digits` decimals. */

@@ -1,0 +1,119 @@
+import { spawnSync } from 'node:child_process';
+import { describe, expect, it } from 'vitest';
+import { DEMO_LURES, SCENARIO } from '../src/demo/scenario';
+import { CATALOGUE } from '../src/core/parts/catalogue';
+import { writeLureFile } from '../src/core/lure/lure-file';
+import { CommandError, runCommand, type CommandOptions } from './commands';
+
+const files = new Map([['spinner.mazurka.json', writeLureFile(DEMO_LURES[0] ?? fail())]]);
+
+function fail(): never {
+  throw new Error('there is a demo lure');
+}
+
+function run(command: string, operands: string[] = [], options: CommandOptions = {}): unknown {
+  const text = runCommand(command, operands, options, (path) => {
+    const found = files.get(path);
+    if (found === undefined) throw new Error('no such file');
+    return found;
+  });
+  return JSON.parse(text) as unknown;
+}
+
+describe('the core for scripts', () => {
+  it('lists the demo lures and shows each as a lure file that it reads again', () => {
+    expect(run('demo')).toEqual(DEMO_LURES.map(({ id, name }) => ({ slug: id, name })));
+    expect(run('show', ['demo:suvra-needle'])).toMatchObject({ format: 'mazurka-lure', lure: { id: 'suvra-needle' } });
+    expect(run('show', ['spinner.mazurka.json'])).toEqual(run('show', ['demo:hovna-lantern']));
+  });
+
+  it('lists parts by kind and pattern', () => {
+    expect(run('parts')).toHaveLength(CATALOGUE.length);
+    const willows = run('parts', [], { kind: 'blade', pattern: 'willow' }) as { pattern: string }[];
+    expect(willows.length).toBeGreaterThan(1);
+    expect(new Set(willows.map(({ pattern }) => pattern))).toEqual(new Set(['willow']));
+  });
+
+  it('predicts at each speed, standing still at none', () => {
+    const answer = run('predict', ['demo:mirrow-drum'], { speed: '0,0.4,1.8 mph' }) as {
+      at: { speed_m_s: number; outcome: string; blades: Record<string, unknown>[] }[];
+    };
+    expect(answer.at.map(({ speed_m_s, outcome }) => [speed_m_s, outcome])).toEqual([
+      [0, 'doesNotTurn'],
+      [0.4, 'turning'],
+      [1.8 * 0.44704, 'turning'],
+    ]);
+    const blade = answer.at[1]?.blades[0];
+    expect(blade).toMatchObject({ station: 'blade-1', turning: true });
+    const [low, high] = blade?.rate_hz_spread as [number, number];
+    expect(low).toBeLessThan(blade?.rate_hz as number);
+    expect(high).toBeGreaterThan(blade?.rate_hz as number);
+    expect(answer.at[0]?.blades[0]).toMatchObject({ turning: false, rate_hz: 0, drag_n: null });
+  });
+
+  it('gives lengths with their terms and findings with their words', () => {
+    const lengths = run('lengths', ['demo:hovna-lantern']) as {
+      of: string;
+      total_m: number;
+      terms: { length_m: number }[];
+    }[];
+    expect(lengths.map(({ of }) => of)).toEqual(['wire', 'shrinkTube']);
+    for (const { total_m, terms } of lengths) {
+      expect(terms.reduce((sum, { length_m }) => sum + length_m, 0)).toBeCloseTo(total_m, 12);
+    }
+    expect(run('findings', ['demo:hovna-lantern'])).toMatchObject(
+      [{ code: 'bladeAgainstHook', severity: 'good', words: { title: /./ } }, {}, {}].map((each, i) =>
+        i === 0 ? { code: 'bladeAgainstHook', severity: 'good' } : each,
+      ),
+    );
+  });
+
+  it.each([
+    ['dance', [], {}, 'unknownCommand'],
+    ['show', [], {}, 'noLure'],
+    ['show', ['nowhere.json'], {}, 'cannotRead'],
+    ['show', ['demo:nothing'], {}, 'unknownSlug'],
+    ['parts', [], { kind: 'anchor' }, 'unknownKind'],
+    ['parts', [], { pattern: 'spoon' }, 'unknownPattern'],
+    ['predict', ['demo:hovna-lantern'], {}, 'noSpeed'],
+    ['predict', ['demo:hovna-lantern'], { speed: 'fast' }, 'badSpeed'],
+  ] as const)('%s %j %j fails as %s', (command, operands, options, code) => {
+    try {
+      run(command, [...operands], options);
+    } catch (error) {
+      expect(error).toBeInstanceOf(CommandError);
+      expect((error as CommandError).code).toBe(code);
+      return;
+    }
+    throw new Error('it should have failed');
+  });
+
+  it('as a program: reads standard input, and answers errors as JSON with exit code 2', () => {
+    const core = (args: string[], input = '') =>
+      spawnSync('npm', ['run', '-s', 'core', '--', ...args], { input, encoding: 'utf8' });
+    const good = core(['predict', '-', '--speed', '0.8'], files.get('spinner.mazurka.json'));
+    expect(good.status).toBe(0);
+    expect(JSON.parse(good.stdout)).toMatchObject({ lure: 'hovna-lantern', at: [{ outcome: 'turning' }] });
+    const bad = core(['predict', '-', '--speed', '0.8'], '{"format":"mazurka-lure","version":1,"lure":{}}');
+    expect(bad.status).toBe(2);
+    expect(JSON.parse(bad.stdout)).toMatchObject({ error: { code: 'faultyField' } });
+  });
+});
+
+describe('the demo scenario', () => {
+  it('hangs together: its makers make the parts, its lures differ in more than colour', () => {
+    const makers = new Set(CATALOGUE.map(({ maker }) => maker));
+    for (const { name } of SCENARIO.makers) expect(makers).toContain(name);
+    expect(makers.size).toBe(3);
+    const shapes = DEMO_LURES.map(({ build }) =>
+      Object.values(build.items)
+        .map(({ part }) => (part.kind === 'blade' ? part.pattern : part.kind === 'hook' ? part.points : part.kind))
+        .sort()
+        .join(' '),
+    );
+    expect(new Set(shapes).size).toBe(3);
+    for (const lure of DEMO_LURES) {
+      for (const item of Object.values(lure.build.items)) expect(item.role !== null).toBe(item.part.kind === 'hook');
+    }
+  });
+});

@@ -1,0 +1,118 @@
+/** What the journeys have in common: the page as a person uses it, by what is written on it. */
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+
+export class BenchPage {
+  constructor(readonly page: Page) {}
+
+  async open(path = '/') {
+    await this.page.goto(path);
+    await expect(this.page.getByTestId('elevation')).toBeVisible();
+  }
+
+  name(): Locator {
+    return this.page.getByRole('textbox', { name: 'Name of the lure' });
+  }
+
+  string(): Locator {
+    return this.page.getByRole('listbox', { name: 'The string, nose to tail' });
+  }
+
+  unit(name: string | RegExp): Locator {
+    return this.string().getByRole('option', { name });
+  }
+
+  /** The string's names, nose to tail. */
+  order(): Promise<string[]> {
+    return this.string()
+      .getByRole('option')
+      .evaluateAll((options) => options.map((option) => option.getAttribute('aria-label') ?? ''));
+  }
+
+  button(name: string | RegExp): Locator {
+    return this.page.getByRole('button', { name });
+  }
+
+  async choose(lure: string) {
+    await this.button('Lures').click();
+    await this.page.getByRole('menuitem', { name: new RegExp(lure) }).click();
+    await expect(this.name()).toHaveValue(lure);
+  }
+
+  async fromFileMenu(item: string) {
+    await this.button('File').click();
+    await this.page.getByRole('menuitem', { name: item }).click();
+  }
+
+  async pickPart(id: string, kind?: string) {
+    const dialog = this.page.getByRole('dialog');
+    if (kind) await dialog.getByRole('radio', { name: kind, exact: true }).click();
+    await dialog.locator(`[data-part="${id}"]`).click();
+    await expect(dialog).toBeHidden();
+  }
+
+  async swap(unit: string | RegExp, id: string) {
+    await this.unit(unit).click();
+    await this.button(/^Swap/).click();
+    await this.pickPart(id);
+  }
+
+  /** Turns a second as shown. */
+  async rate(): Promise<number> {
+    const text = await this.page.getByTestId('rate blade-1').innerText();
+    return Number(/(\d+\.\d)\s*turns\/s/.exec(text.replace(/\n/g, ' '))?.[1]);
+  }
+
+  faults(): Locator {
+    return this.page.locator('[data-severity="fault"]');
+  }
+
+  async saved() {
+    await expect(this.page.getByTestId('saved-state')).toHaveText('saved');
+  }
+
+  /** The text of the file that Export gives, and its name. */
+  async exported(press: () => Promise<void> = () => this.fromFileMenu('Export this lure')) {
+    const downloading = this.page.waitForEvent('download');
+    await press();
+    const download = await downloading;
+    return { name: download.suggestedFilename(), text: await readFile(await download.path(), 'utf8') };
+  }
+
+  async importText(text: string, name = 'lure.mazurka.json') {
+    await this.page
+      .getByLabel('Lure file to import')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  }
+
+  notice(text: string | RegExp): Locator {
+    return this.page.locator('[data-sonner-toast]').filter({ hasText: text });
+  }
+}
+
+/** Every journey also fails on an error in the console, on a request that leaves the machine, or on a NaN on screen. */
+export const test = base.extend<{ bench: BenchPage; watched: void }>({
+  bench: async ({ page }, use) => use(new BenchPage(page)),
+  watched: [
+    async ({ context, baseURL }, use) => {
+      const troubles: string[] = [];
+      context.on('request', (request) => {
+        const url = request.url();
+        if (!url.startsWith(baseURL ?? '?') && !/^(data|blob):/.test(url)) troubles.push(`request to ${url}`);
+      });
+      context.on('console', (message) => {
+        if (message.type() === 'error') troubles.push(`console: ${message.text()}`);
+      });
+      context.on('weberror', (error) => troubles.push(`page: ${error.error().message}`));
+      await use();
+      for (const page of context.pages()) {
+        const text = await page.locator('body').innerText();
+        if (/NaN|undefined|Infinity/.test(text)) troubles.push('NaN or undefined on the page');
+      }
+      expect(troubles).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };

@@ -1,0 +1,102 @@
+import { expect, test } from './bench-page';
+
+test('a newcomer sees a finished, turning lure at once, changes its blade and sees the rate change', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/');
+  await expect(page).toHaveURL(/\/bench\?lure=hovna-lantern$/);
+  await expect(bench.name()).toHaveValue('Hovna Lantern');
+  await expect(page.getByRole('img', { name: /Hovna Lantern from the side, nose left: 9\d\.\d mm/ })).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const before = await bench.rate();
+  expect(before).toBeGreaterThan(4);
+
+  await bench.swap(/Fluted Indiana/, 'blade-colorado-k4');
+  await expect.poll(() => bench.rate()).toBeLessThan(before - 1);
+  await expect(page.getByTestId('rate blade-1')).toContainText(`was ${before.toFixed(1)}`);
+  await expect(bench.unit('Colorado blade #4')).toBeVisible();
+});
+
+test('the blade is picked on the drawing, and says what it is and measures', async ({ bench, page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await bench.open();
+  await page.locator('svg [data-pick="blade-1"]:visible').nth(60).click({ force: true });
+  const inspector = page.getByRole('region', { name: 'Picked part' });
+  await expect(inspector.getByRole('heading', { name: 'Fluted Indiana blade #3' })).toBeVisible();
+  await expect(inspector).toContainText('31.0 mm');
+  await expect(bench.unit(/Fluted Indiana/)).toHaveAttribute('aria-selected', 'true');
+});
+
+test('the blade turns on the drawing at the predicted rate, and stands under reduced motion', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  const predicted = await bench.rate();
+  // A blade changes from the group behind the lure to the one before it twice a turn.
+  const countTurns = (seconds: number) =>
+    page.evaluate(async (forMs) => {
+      const groups = [...document.querySelectorAll('[data-testid="elevation"] g[display]')];
+      const first = groups[0];
+      if (!first) return -1;
+      let changes = 0;
+      let last = first.getAttribute('display');
+      let [start, end] = [0, 0];
+      const observer = new MutationObserver(() => {
+        const now = first.getAttribute('display');
+        if (now === last) return;
+        last = now;
+        if (changes === 0) start = performance.now();
+        end = performance.now();
+        changes++;
+      });
+      observer.observe(first, { attributes: true });
+      await new Promise((resolve) => setTimeout(resolve, forMs));
+      observer.disconnect();
+      return changes < 2 ? 0 : ((changes - 1) / 2 / (end - start)) * 1000;
+    }, seconds * 1000);
+  expect(Math.abs((await countTurns(3)) / predicted - 1)).toBeLessThan(0.15);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  expect(await countTurns(1)).toBe(0);
+  await expect(page.getByText('one second')).toBeVisible();
+});
+
+test('drawing, string and rule share one true scale', async ({ bench, page }) => {
+  await bench.open();
+  const scale = Number(await page.getByTestId('elevation').getAttribute('data-px-per-mm'));
+  const length = async (unit: string) => {
+    const box = page.getByTestId('string-bar').locator(`[data-span="${unit}"]`);
+    return Number(await box.getAttribute('width')) / scale;
+  };
+  expect(await length('weight-1')).toBeCloseTo(22, 6);
+  expect(await length('bead-3')).toBeCloseTo(4.4, 6);
+  expect(await length('blade-1')).toBeCloseTo(31 - 1.8, 6);
+  const drawn = await page
+    .locator('[data-testid="elevation"] g[data-pick="weight-1"] path')
+    .first()
+    .evaluate((path) => path.getBoundingClientRect().width);
+  expect(drawn / scale).toBeGreaterThan(21.9);
+  expect(drawn / scale).toBeLessThan(22.4);
+});
+
+test('nothing is asked of anywhere else, and the policy forbids eval', async ({ bench, page }) => {
+  const response = await page.request.get('/bench');
+  const policy = response.headers()['content-security-policy'] ?? '';
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).not.toContain('unsafe-eval');
+  await bench.open();
+  const fonts = await page.evaluate(async () => {
+    await document.fonts.ready;
+    return [...document.fonts].filter(({ status }) => status === 'loaded').map(({ family }) => family);
+  });
+  expect(fonts.join(' ')).toContain('Atkinson Hyperlegible');
+  const evaluated = await page.evaluate(() => {
+    try {
+      return new Function('return 1')() as number;
+    } catch {
+      return 'forbidden';
+    }
+  });
+  expect(evaluated).toBe('forbidden');
+});

@@ -1,0 +1,123 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './bench-page';
+
+async function axe(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+test('everything by keyboard: pick, move, insert, swap, hang, take off, undo, name, speed, files', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  const order = await bench.order();
+  const press = (...keys: string[]) =>
+    keys.reduce((done, key) => done.then(() => page.keyboard.press(key)), Promise.resolve());
+  const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+
+  // From the top of the page to the string by Tab alone.
+  let tabs = 0;
+  for (; tabs < 30 && !(await focused()).startsWith('line tie loop'); tabs++) await press('Tab');
+  expect(tabs).toBeLessThan(30);
+  await press('ArrowRight');
+  expect(await focused()).toBe('Glass bead');
+  await press('Alt+ArrowRight');
+  expect((await bench.order()).slice(1, 4)).toEqual(['Folded clevis #1', 'Fluted Indiana blade #3', 'Glass bead']);
+  await press('Control+z');
+  expect(await bench.order()).toEqual(order);
+
+  await bench.unit('Glass bead').focus();
+  await press('i');
+  await expect(page.getByRole('dialog', { name: 'Thread on the wire' })).toBeVisible();
+  await press('Tab', 'Tab');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.getByRole('searchbox').focus();
+  await page.keyboard.type('pearl');
+  for (let i = 0; i < 16 && !(await page.evaluate(() => document.activeElement?.hasAttribute('data-part'))); i++)
+    await press('Tab');
+  await press('Enter');
+  await expect(bench.unit('Plastic bead')).toBeVisible();
+  await bench.unit('Plastic bead').focus();
+  await press('Delete');
+  expect(await bench.order()).toEqual(order);
+
+  await bench.unit(/Fluted Indiana/).focus();
+  await press('Enter');
+  await page.getByRole('searchbox').focus();
+  await page.keyboard.type('willow gold');
+  for (let i = 0; i < 6 && !(await page.evaluate(() => document.activeElement?.hasAttribute('data-part'))); i++)
+    await press('Tab');
+  await press('Enter');
+  await expect(bench.unit('Willow blade #4')).toBeVisible();
+  await press('Control+z');
+  await expect(bench.unit(/Fluted Indiana/)).toBeVisible();
+  await press('Control+Shift+z');
+  await expect(bench.unit('Willow blade #4')).toBeVisible();
+
+  await page.getByRole('slider').focus();
+  const rate = await bench.rate();
+  await press('ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight');
+  await expect.poll(() => bench.rate()).toBeGreaterThan(rate);
+  await bench.button('File').focus();
+  await press('Enter', 'ArrowDown');
+  const { name } = await bench.exported(() => press('Home', 'Enter'));
+  expect(name).toBe('hovna-lantern.mazurka.json');
+});
+
+test('the focus is always to be seen', async ({ bench, page }) => {
+  await bench.open();
+  for (let i = 0; i < 14; i++) {
+    await page.keyboard.press('Tab');
+    const outline = await page.evaluate(() => {
+      const style = document.activeElement ? getComputedStyle(document.activeElement) : null;
+      return style ? `${style.outlineStyle} ${style.outlineWidth}` : '';
+    });
+    expect(outline).toBe('solid 3px');
+  }
+});
+
+test.describe('by touch, at 390 px', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a part is tapped, swapped and moved; nothing runs off the side', async ({ bench, page }) => {
+    await bench.open();
+    await bench.unit(/Fluted Indiana/).tap();
+    await bench.button('Swap this part').tap();
+    await page.locator('[data-part="blade-colorado-k3"]').tap();
+    await expect(bench.unit('Colorado blade #3')).toBeVisible();
+    await bench.unit('Glass bead').tap();
+    await bench.button('Move towards the tail').tap();
+    await expect.poll(async () => (await bench.order()).indexOf('Glass bead')).toBe(3);
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(overflow).toBeLessThanOrEqual(0);
+    for (const name of ['Swap this part', 'Take off', 'Undo', 'File']) {
+      const box = await bench.button(name).boundingBox();
+      expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(44);
+    }
+    await axe(page);
+  });
+});
+
+test('axe finds nothing: light, dark, with a fault, with the picker open', async ({ bench, page }) => {
+  await bench.open();
+  await expect(page.locator('path.recharts-curve').first()).toBeVisible();
+  await axe(page);
+  await bench.button('Dark for dawn').click();
+  await axe(page);
+  await bench.unit(/Brass barrel body/).click();
+  await bench.button('Take off').click();
+  await bench.swap(/Fluted Indiana/, 'blade-willow-o4');
+  await expect(bench.faults()).toHaveCount(1);
+  await axe(page);
+  await bench.unit('Glass bead').click();
+  await bench.button('Insert after').click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await axe(page);
+  await page.keyboard.press('Escape');
+  await bench.button('Light for the garage').click();
+  await axe(page);
+});

@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+const baseURL = process.env.MAZURKA_URL;
+if (!baseURL) throw new Error('MAZURKA_URL is not set: the browser tests run through `npm test` or scripts/e2e.sh');
+
+/** Journeys in Debian's Chromium against a built and started app; scripts/e2e.sh starts it on a free port. */
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list']],
+  use: {
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,23 @@
+#!/usr/bin/env bash
+# Everything that must hold, from a fresh clone: lint, format, types, arrows, unused code, unit, build, browser.
+source "$(dirname "${BASH_SOURCE[0]}")/common.sh"
+install_packages
+install_chromium
+REPORTS="$(mktemp -d)"
+export REPORTS
+status=0
+step() {
+  echo
+  echo "== $1"
+  shift
+  "$@" || { echo "FAILED: $*"; status=1; return 0; }
+}
+step 'lint and format' npm run -s lint
+step 'types' npm run -s types
+step 'arrows between the rooms' npm run -s arrows
+step 'unused code' npm run -s unused
+step 'unit' npx vitest run --reporter=default --reporter=json --outputFile.json="$REPORTS/unit.json"
+step 'build' npx next build
+PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/browser.json" step 'browser' bash scripts/e2e.sh --reporter=list,json
+echo
+node scripts/tally.mjs "$REPORTS" "$status"

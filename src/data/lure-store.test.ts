@@ -1,0 +1,172 @@
+import 'fake-indexeddb/auto';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { demoLure, part } from '@/testing/lures';
+import { DEMO_LURES } from '@/demo/scenario';
+import { storageFailureWords } from '@/words/storage-words';
+import { threadParts } from '../core/lure/editing';
+import type { Deed } from '../core/lure/history';
+import { lureIdSchema } from '../core/lure/lure';
+import { MazurkaDatabase } from './database';
+import { toFailure } from './failure';
+import { freeId, idFromName, LureStore, type OpenLure, type Stored } from './lure-store';
+import { SettingsStore, USUAL_SETTINGS } from './settings-store';
+
+let names = 0;
+const opened: MazurkaDatabase[] = [];
+function open(name = `test-${++names}`) {
+  const database = new MazurkaDatabase(name);
+  opened.push(database);
+  let clock = 1000;
+  return { database, name, store: new LureStore(database, () => clock++) };
+}
+afterEach(() => {
+  vi.restoreAllMocks();
+  for (const database of opened.splice(0)) database.close();
+});
+
+function value<T>(stored: Stored<T>): T {
+  if (!stored.ok) throw new Error(`storage failed: ${JSON.stringify(stored.failure)}`);
+  return stored.value;
+}
+
+const HOVNA = lureIdSchema.parse('hovna-lantern');
+const rename = (name: string): Deed => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] });
+const addBead = (lure: OpenLure): Deed => ({
+  do: 'change',
+  code: 'thread',
+  edits: [threadParts(lure.history.lure.build, part('bead-brass-3'), 0)],
+});
+
+describe('lures in storage', () => {
+  it('are seeded once, and what the user made of them stands', async () => {
+    const { store } = open();
+    value(await store.seed(DEMO_LURES));
+    expect(value(await store.list()).lures.map(({ id }) => id)).toEqual(DEMO_LURES.map(({ id }) => id));
+    value(await store.remove(HOVNA));
+    value(await store.seed(DEMO_LURES));
+    expect(value(await store.list()).lures).toHaveLength(DEMO_LURES.length - 1);
+  });
+
+  it('keep every deed, with undo and redo, over a closed and reopened database', async () => {
+    const { store, database, name } = open();
+    value(await store.seed(DEMO_LURES));
+    let lure = value(await store.read(HOVNA));
+    for (const deed of [addBead(lure), rename('Second'), { do: 'undo' } as const]) {
+      const result = value(await store.perform(lure, deed));
+      expect(result.outcome).toBe('done');
+      lure = result.open;
+    }
+    database.close();
+    const again = value(await open(name).store.read(HOVNA));
+    expect(again).toEqual(lure);
+    expect(again.history.future).toHaveLength(1);
+    expect(again.history.lure.name).toBe('Hovna Lantern');
+  });
+
+  it('two tabs on one lure: the second’s deed is done on top of the first’s, and both end the same', async () => {
+    const { store: one, name } = open();
+    const { store: two } = open(name);
+    value(await one.seed(DEMO_LURES));
+    const [first, second] = [value(await one.read(HOVNA)), value(await two.read(HOVNA))];
+    value(await one.perform(first, rename('Named by one')));
+    const result = value(await two.perform(second, addBead(second)));
+    expect(result).toMatchObject({ outcome: 'done', onOthersWork: true });
+    const end = value(await one.read(HOVNA));
+    expect(end).toEqual(result.open);
+    expect(end.history.lure.name).toBe('Named by one');
+    expect(end.history.past.map(({ code }) => code)).toEqual(['rename', 'thread']);
+    const stale = value(await one.perform(first, addBead(first)));
+    expect(stale.outcome).toBe('refused');
+    expect(value(await two.read(HOVNA))).toEqual(end);
+  });
+
+  it('tell the other tab: the revision is seen to rise', async () => {
+    const { store, name } = open();
+    value(await store.seed(DEMO_LURES));
+    const seen: number[] = [];
+    const stop = open(name).store.watchRevision(HOVNA, (rev) => seen.push(rev));
+    value(await store.perform(value(await store.read(HOVNA)), rename('Seen')));
+    await vi.waitFor(() => expect(seen.at(-1)).toBe(2));
+    stop();
+  });
+
+  it('a damaged record is named and left as it is; the others are in order', async () => {
+    const { store, database } = open();
+    value(await store.seed(DEMO_LURES));
+    const row = await database.lures.get(HOVNA);
+    if (!row) throw new Error('seeded');
+    await database.lures.put({ ...row, history: { lure: { id: 'hovna-lantern' } } });
+    const list = value(await store.list());
+    expect(list.damaged).toEqual(['hovna-lantern']);
+    expect(list.lures).toHaveLength(DEMO_LURES.length - 1);
+    const read = await store.read(HOVNA);
+    expect(read).toMatchObject({ ok: false, failure: { code: 'damaged' } });
+    expect((await database.lures.get(HOVNA))?.history).toEqual({ lure: { id: 'hovna-lantern' } });
+  });
+
+  it('a full, closed or newer storage is a named failure, and what is stored stays', async () => {
+    const { store, database } = open();
+    value(await store.seed(DEMO_LURES));
+    const lure = value(await store.read(HOVNA));
+    const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    });
+    expect(await store.perform(lure, rename('Lost?'))).toMatchObject({ ok: false, failure: { code: 'full' } });
+    full.mockRestore();
+    expect(value(await store.read(HOVNA))).toEqual(lure);
+    expect(value(await store.save(lure)).rev).toBe(lure.rev + 1);
+    database.close();
+    expect(await store.read(HOVNA)).toMatchObject({ ok: false, failure: { code: 'closed' } });
+
+    const named = (name: string) => toFailure(Object.assign(new Error(name), { name }));
+    expect(named('VersionError')).toEqual({ code: 'newerVersion' });
+    expect(named('MissingAPIError')).toEqual({ code: 'unavailable' });
+    const wrapped = Object.assign(new Error('aborted'), {
+      name: 'AbortError',
+      inner: Object.assign(new Error('no room'), { name: 'QuotaExceededError' }),
+    });
+    expect(toFailure(wrapped)).toEqual({ code: 'full' });
+    expect(storageFailureWords(toFailure('odd'))).toMatch(/odd/);
+  });
+
+  it('a database of a later version is told as such, not opened and not harmed', async () => {
+    const { name, database } = open();
+    await database.open();
+    database.close();
+    await new Promise<void>((resolve, reject) => {
+      const request = indexedDB.open(name, 9999);
+      request.onsuccess = () => {
+        request.result.close();
+        resolve();
+      };
+      request.onerror = () => reject(new Error('cannot raise the version'));
+    });
+    const read = await open(name).store.read(HOVNA);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(['newerVersion', 'gone']).toContain(read.failure.code);
+  });
+
+  it('give a lure a free id, and put back what was taken away', async () => {
+    const { store } = open();
+    value(await store.seed(DEMO_LURES));
+    const copy = value(await store.add(demoLure('hovna-lantern')));
+    expect(copy.id).toBe('hovna-lantern-2');
+    expect(freeId('a', new Set(['a', 'a-2']))).toBe('a-3');
+    expect(idFromName('Ålö’s Nº 3 — Döner')).toBe('alo-s-no-3-doner');
+    expect(idFromName('★')).toBe('lure');
+    const row = value(await store.remove(copy.id));
+    if (!row) throw new Error('it was there');
+    value(await store.putBack(row));
+    expect(value(await store.read(copy.id)).history.lure).toEqual(copy);
+  });
+
+  it('settings come back as they were, and the usual ones where they cannot be read', async () => {
+    const { database } = open();
+    const settings = new SettingsStore(database);
+    expect(await settings.read()).toEqual(USUAL_SETTINGS);
+    await settings.write({ ...USUAL_SETTINGS, system: 'trade', slowedBy: 8 });
+    expect(await settings.read()).toMatchObject({ system: 'trade', slowedBy: 8 });
+    await database.settings.put({ key: 'settings', value: { system: 'cubits' } });
+    expect(await settings.read()).toEqual(USUAL_SETTINGS);
+  });
+});
