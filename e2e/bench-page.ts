@@ -19,7 +19,7 @@ export class BenchPage {
   }
 
   unit(name: string | RegExp): Locator {
-    return this.string().getByRole('option', { name });
+    return this.string().getByRole('option', { name, exact: typeof name === 'string' });
   }
 
   /** The string's names, nose to tail. */
@@ -91,7 +91,7 @@ export class BenchPage {
 }
 
 /** Every journey also fails on an error in the console, on a request that leaves the machine, or on a NaN on screen. */
-export const test = base.extend<{ bench: BenchPage; watched: void }>({
+export const test = base.extend<{ bench: BenchPage; watched: null }>({
   bench: async ({ page }, use) => use(new BenchPage(page)),
   watched: [
     async ({ context, baseURL }, use) => {
@@ -104,7 +104,7 @@ export const test = base.extend<{ bench: BenchPage; watched: void }>({
         if (message.type() === 'error') troubles.push(`console: ${message.text()}`);
       });
       context.on('weberror', (error) => troubles.push(`page: ${error.error().message}`));
-      await use();
+      await use(null);
       for (const page of context.pages()) {
         const text = await page.locator('body').innerText();
         if (/NaN|undefined|Infinity/.test(text)) troubles.push('NaN or undefined on the page');

@@ -1,4 +1,17 @@
+import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './bench-page';
+
+/** Takes one handle of the string by mouse and lets it go on another, past its middle. */
+async function drag(page: Page, what: Locator, to: Locator, side: 'before' | 'behind') {
+  const [from, over] = [await what.boundingBox(), await to.boundingBox()];
+  if (!from || !over) throw new Error('both are on the page');
+  const y = over.y + over.height / 2;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(over.x + over.width / 2, y, { steps: 12 });
+  await page.mouse.move(over.x + over.width / 2 + (side === 'behind' ? 4 : -4), y, { steps: 4 });
+  await page.mouse.up();
+}
 
 test('a fault appears at once with its measure in mm and inches, and one press mends it', async ({ bench, page }) => {
   await bench.open();
@@ -77,13 +90,7 @@ test('parts are moved by mouse along the string, and a clevis takes a bead insid
 }) => {
   await bench.open();
   const order = await bench.order();
-  const [from, to] = [await bench.unit('Glass bead').boundingBox(), await bench.unit(/Brass barrel/).boundingBox()];
-  if (!from || !to) throw new Error('both are on the page');
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(to.x, to.y + to.height / 2, { steps: 12 });
-  await page.mouse.move(to.x + to.width / 2 + 4, to.y + to.height / 2, { steps: 6 });
-  await page.mouse.up();
+  await drag(page, bench.unit('Glass bead'), bench.unit(/Brass barrel/), 'behind');
   const barrelThen = (list: string[]) => list.indexOf('Glass bead') - list.indexOf('Brass barrel body B8');
   expect(barrelThen(order)).toBeLessThan(0);
   await expect.poll(async () => barrelThen(await bench.order())).toBe(1);
@@ -97,18 +104,14 @@ test('parts are moved by mouse along the string, and a clevis takes a bead insid
   await expect.poll(() => bench.order()).toEqual(order);
 });
 
-test('what no order of work could reach is refused with the reason, and nothing changes', async ({ bench }) => {
+test('what no order of work could reach is refused with the reason, and nothing changes', async ({ bench, page }) => {
   await bench.open();
   await bench.unit('Folded clevis #1').click();
   await bench.button('Take next part inside').click();
   const order = await bench.order();
-  await bench.unit('Folded clevis #1, fore leg').focus();
-  await bench.page.keyboard.press('Alt+ArrowRight');
-  await bench.page.keyboard.press('Alt+ArrowRight');
+  await drag(page, bench.unit('Folded clevis #1, aft leg'), bench.unit('Glass bead'), 'before');
   await expect(bench.notice(/fore leg.*cannot lie behind its aft leg/)).toBeVisible();
-  expect((await bench.order()).filter((each) => each.includes('clevis')).length).toBe(
-    order.filter((each) => each.includes('clevis')).length - 1,
-  );
+  expect(await bench.order()).toEqual(order);
 });
 
 test('on a made lure a change says what it costs, and is then marked made so', async ({ bench, page }) => {
@@ -140,5 +143,5 @@ test('lengths to cut show each term, and a new loop lengthens the wire', async (
   await page.getByLabel('Loop inside').press('Enter');
   await expect(lengths.getByTestId('cut wire')).toHaveText('132 mm (5.20 in)');
   await bench.button('One wrap more').click();
-  await expect(lengths.getByTestId('cut wire')).toHaveText('139 mm (5.47 in)');
+  await expect(lengths.getByTestId('cut wire')).toHaveText('138 mm (5.43 in)');
 });

@@ -28,12 +28,13 @@ test('the blade is picked on the drawing, and says what it is and measures', asy
   await expect(bench.unit(/Fluted Indiana/)).toHaveAttribute('aria-selected', 'true');
 });
 
-test('the blade turns on the drawing at the predicted rate, and stands under reduced motion', async ({
+test('the blade turns on the drawing at the predicted rate, here 8 × slower, and stands under reduced motion', async ({
   bench,
   page,
 }) => {
   await bench.open();
-  const predicted = await bench.rate();
+  const predicted = (await bench.rate()) / 8;
+  await bench.button('Shown at its own rate').click();
   // A blade changes from the group behind the lure to the one before it twice a turn.
   const countTurns = (seconds: number) =>
     page.evaluate(async (forMs) => {
@@ -56,7 +57,7 @@ test('the blade turns on the drawing at the predicted rate, and stands under red
       observer.disconnect();
       return changes < 2 ? 0 : ((changes - 1) / 2 / (end - start)) * 1000;
     }, seconds * 1000);
-  expect(Math.abs((await countTurns(3)) / predicted - 1)).toBeLessThan(0.15);
+  expect(Math.abs((await countTurns(6)) / predicted - 1)).toBeLessThan(0.1);
   await page.emulateMedia({ reducedMotion: 'reduce' });
   expect(await countTurns(1)).toBe(0);
   await expect(page.getByText('one second')).toBeVisible();
@@ -91,12 +92,11 @@ test('nothing is asked of anywhere else, and the policy forbids eval', async ({ 
     return [...document.fonts].filter(({ status }) => status === 'loaded').map(({ family }) => family);
   });
   expect(fonts.join(' ')).toContain('Atkinson Hyperlegible');
-  const evaluated = await page.evaluate(() => {
-    try {
-      return new Function('return 1')() as number;
-    } catch {
-      return 'forbidden';
-    }
+  // Later, from the page itself: what the tools run is not held to the policy.
+  await page.evaluate(() => {
+    const script = document.createElement('script');
+    script.text = `setTimeout(() => { try { new Function('return 1')(); document.title = 'allowed'; } catch { document.title = 'forbidden'; } }, 50)`;
+    document.head.append(script);
   });
-  expect(evaluated).toBe('forbidden');
+  await expect(page).toHaveTitle('forbidden');
 });

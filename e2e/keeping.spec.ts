@@ -46,8 +46,9 @@ test('export, wipe, import: the lure is identical', async ({ bench, page }) => {
   const { name, text } = await bench.exported();
   expect(name).toBe('mirrow-drum.mazurka.json');
 
-  await page.goto('about:blank');
-  await page.goto('/icon.svg');
+  // A page of the same place without the app, so that nothing holds the storage open.
+  await page.route('**/empty', (route) => route.fulfill({ contentType: 'text/html', body: '<title>empty</title>' }));
+  await page.goto('/empty');
   await page.evaluate(async () => {
     for (const { name: each } of await indexedDB.databases()) if (each) indexedDB.deleteDatabase(each);
   });

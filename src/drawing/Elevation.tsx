@@ -36,6 +36,8 @@ export interface ElevationProps {
   readonly label: string;
 }
 
+/** A hidden tab or a slow machine does not make the blade jump further than this. */
+const LONGEST_STEP_S = 0.5;
 /** Half open, so that both faces and the cup can be read. */
 const STILL_AZIMUTH_RAD = (38 * Math.PI) / 180;
 
@@ -253,8 +255,7 @@ function useTurning(
     let frame = 0;
     let last = 0;
     const step = (now: number) => {
-      // After a hidden tab the blade goes on from where it stood.
-      const seconds = last === 0 ? 0 : Math.min((now - last) / 1000, 0.1);
+      const seconds = last === 0 ? 0 : Math.min((now - last) / 1000, LONGEST_STEP_S);
       last = now;
       for (const animator of made) animator.advance(seconds);
       frame = requestAnimationFrame(step);

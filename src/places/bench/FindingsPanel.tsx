@@ -88,7 +88,7 @@ function FindingRow({
         <Button
           key={repair.code}
           className="mt-1.5 w-full !justify-start"
-          onClick={() => change(`repair: ${repair.code}`, repair.edits)}
+          onClick={() => change(repairWords(repair, system).toLowerCase(), repair.edits)}
         >
           {repairWords(repair, system)}
         </Button>

@@ -42,6 +42,8 @@ export function PartPicker({ aim, lure, system, onClose }: PartPickerProps) {
   );
 }
 
+const DEED_WORDS = { swap: 'swap for', swapWire: 'swap for', thread: 'thread', seat: 'put on' } as const;
+
 /** The edits that carry out the aim with this part. */
 function editsFor(aim: PickerAim, lure: Lure, part: Part): Edit[] {
   switch (aim.aim) {
@@ -113,7 +115,11 @@ function Choices({
               aria-current={part.id === now}
               className="flex min-h-14 w-full items-center gap-3 rounded-md border border-line px-2 py-1.5 text-left hover:border-accent hover:bg-accent-soft aria-[current=true]:border-accent"
               onClick={() => {
-                if (part.id === now || change(`${aim.aim}: ${part.name}`, editsFor(aim, lure, part))) onClose();
+                if (
+                  part.id === now ||
+                  change(`${DEED_WORDS[aim.aim]} ${part.name.toLowerCase()}`, editsFor(aim, lure, part))
+                )
+                  onClose();
               }}
             >
               <PartPortrait part={part} width={150} height={62} scale={2.6} />

@@ -12,7 +12,7 @@ import {
 import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
-import { useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { moveRun } from '@/core/lure/editing';
 import type { Layout } from '@/core/lure/layout';
 import type { Build } from '@/core/lure/lure';
@@ -50,6 +50,13 @@ export function StringOfParts(props: StringOfPartsProps) {
   const rowPx = chipPx * units.length;
   const offsetPx = fits ? (view.widthPx - rowPx) / 2 : 0;
   const list = useRef<HTMLDivElement>(null);
+  // After a key the picked handle has the focus, also when it is a new one: two legs come together as one clevis.
+  const keepFocus = useRef(false);
+  useEffect(() => {
+    if (!keepFocus.current) return;
+    keepFocus.current = false;
+    list.current?.querySelector<HTMLElement>('[role="option"][tabindex="0"]')?.focus();
+  });
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
@@ -69,21 +76,26 @@ export function StringOfParts(props: StringOfPartsProps) {
     const next = units[Math.min(units.length - 1, Math.max(0, at + by))];
     if (!next) return;
     onPickKey(next);
-    list.current?.querySelector<HTMLElement>(`[data-unit="${quoted(next.key)}"]`)?.focus();
+    keepFocus.current = true;
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const done = () => event.preventDefault();
     const direction = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : null;
     if (direction !== null) {
       done();
-      if (event.altKey) deeds.move(direction);
-      else step(direction);
+      if (event.altKey) {
+        deeds.move(direction);
+        keepFocus.current = true;
+      } else step(direction);
     } else if (event.key === 'Enter') {
       done();
       deeds.swap();
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       done();
+      if (!deeds.canTakeOff) return;
       deeds.takeOff();
+      // What hangs on a part follows it, so the one before it is still there.
+      step(-1);
     } else if (event.key === 'Insert' || event.key === 'i') {
       done();
       deeds.insertAfter();
@@ -126,11 +138,6 @@ export function StringOfParts(props: StringOfPartsProps) {
       </div>
     </div>
   );
-}
-
-/** Keys hold only letters, digits, hyphens and a space: a quoted attribute value needs no more than this. */
-function quoted(key: string): string {
-  return key.replace(/["\\]/g, '\\$&');
 }
 
 function unitLabel(unit: StringUnit, build: Build, system: UnitSystem): string {

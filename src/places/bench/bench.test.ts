@@ -1,0 +1,129 @@
+import { describe, expect, it, vi } from 'vitest';
+import { edited, itemId, part, plainSpinner, spinner } from '@/testing/lures';
+import { DEMO_LURES } from '@/demo/scenario';
+import { seatPart, stepItem, threadParts } from '@/core/lure/editing';
+import { USUAL_SETTINGS } from '@/data/settings-store';
+import { partDeeds, type PickerAim } from './part-deeds';
+import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from './speed';
+import { stringUnits } from './string-units';
+
+describe('the string', () => {
+  it('holds every part of every demo lure once, nose first, what hangs behind what holds it', () => {
+    for (const { build } of DEMO_LURES) {
+      const units = stringUnits(build);
+      expect(units.map(({ key }) => key)).toEqual([...new Set(units.map(({ key }) => key))]);
+      const items = units.flatMap(({ item }) => (item ? [item.id] : []));
+      expect([...items].sort()).toEqual(Object.keys(build.items).sort());
+      expect(units[0]?.end).toBe('nose');
+      const froms = units.flatMap(({ strand }) => (strand ? [strand.from] : []));
+      expect(froms).toEqual([...froms].sort((a, b) => a - b));
+      for (const { item, isHeld } of units) {
+        if (!item || !isHeld || item.seat.on !== 'item') continue;
+        expect(items.indexOf(item.seat.item)).toBeLessThan(items.indexOf(item.id));
+      }
+      const covered = units.reduce((sum, { strand }) => sum + (strand?.length ?? 0), 0);
+      expect(covered).toBe(build.strand.length);
+    }
+  });
+
+  it('shows a clevis as one while its legs are together, and leg by leg when something lies inside', () => {
+    const lure = plainSpinner();
+    expect(stringUnits(lure.build).filter(({ item }) => item?.part.kind === 'clevis')).toMatchObject([
+      { leg: null, strand: { from: 0, length: 2 } },
+    ]);
+    const apart = edited(lure, ...stepItem(lure.build, itemId('clevis-1'), 1, 'aft'));
+    const units = stringUnits(apart.build);
+    expect(units.filter(({ item }) => item?.part.kind === 'clevis').map(({ leg }) => leg)).toEqual(['fore', 'aft']);
+    expect(units.map(({ key }) => key).slice(0, 5)).toEqual([
+      'nose',
+      'clevis-1 fore',
+      'blade-1',
+      'bead-1',
+      'clevis-1 aft',
+    ]);
+  });
+});
+
+describe('what can be done to a part', () => {
+  const lure = plainSpinner();
+  const units = stringUnits(lure.build);
+  const deedsFor = (key: string | null) => {
+    const aims: PickerAim[] = [];
+    const unit = units.find((each) => each.key === key) ?? null;
+    return { aims, deeds: partDeeds(unit, units, lure.build, (aim) => aims.push(aim)) };
+  };
+
+  it('inserts where the hand would: before and after, past a whole clevis and its blade, never beyond the ends', () => {
+    const places = (key: string) => {
+      const { aims, deeds } = deedsFor(key);
+      deeds.insertBefore();
+      deeds.insertAfter();
+      return [
+        deeds.canInsertBefore,
+        deeds.canInsertAfter,
+        ...aims.map((aim) => (aim.aim === 'thread' ? aim.index : null)),
+      ];
+    };
+    expect(places('nose')).toEqual([false, true, 0]);
+    expect(places('clevis-1')).toEqual([true, true, 0, 2]);
+    expect(places('blade-1')).toEqual([true, true, 0, 2]);
+    expect(places('weight-1')).toEqual([true, true, 3, 4]);
+    expect(places('tail')).toEqual([true, false, 4]);
+    expect(places('hook-1')).toEqual([false, false]);
+  });
+
+  it('offers on each thing only what it can hold', () => {
+    const holding = (key: string) => {
+      const { aims, deeds } = deedsFor(key);
+      deeds.hold();
+      return [deeds.holdWord, aims[0]?.kinds ?? null];
+    };
+    expect(holding('clevis-1')).toEqual(['Hang on it', ['blade', 'splitRing']]);
+    expect(holding('hook-1')).toEqual(['Tie on it', ['dressing']]);
+    expect(holding('tail')).toEqual(['Hang on the loop', ['blade', 'splitRing', 'hook']]);
+    expect(holding('bead-1')).toEqual([null, null]);
+  });
+
+  it('swaps a part for its own kind, and the wire when an end or nothing is picked', () => {
+    for (const [key, kinds] of [
+      ['blade-1', ['blade']],
+      ['hook-1', ['hook']],
+      ['tail', ['wire']],
+      [null, ['wire']],
+    ] as const) {
+      const { aims, deeds } = deedsFor(key);
+      deeds.swap();
+      expect(aims[0]?.kinds).toEqual(kinds);
+      expect(deeds.canTakeOff).toBe(key !== null && key !== 'tail');
+    }
+  });
+
+  it('moves threaded parts only, and only where there is somewhere to go', () => {
+    expect(deedsFor('clevis-1').deeds.canMove(-1)).toBe(false);
+    expect(deedsFor('clevis-1').deeds.canMove(1)).toBe(true);
+    expect(deedsFor('weight-1').deeds.canMove(1)).toBe(false);
+    expect(deedsFor('hook-1').deeds.canMove(1)).toBe(false);
+    const sleeve = spinner(['sleeve-brass-8']);
+    const belled = edited(
+      sleeve,
+      seatPart(sleeve.build, part('bell-brass-8'), { on: 'item', item: itemId('sleeve-1'), how: 'over' }),
+    );
+    const bellUnits = stringUnits(belled.build);
+    const bell = bellUnits.find(({ item }) => item?.part.kind === 'bell') ?? null;
+    expect(partDeeds(bell, bellUnits, belled.build, vi.fn()).canMove(-1)).toBe(false);
+    expect(threadParts(belled.build, part('bead-brass-3'), 0).kind).toBe('insert');
+  });
+});
+
+describe('the retrieve', () => {
+  it('keeps its speed however it is said', () => {
+    const { retrieve } = USUAL_SETTINGS;
+    expect(retrieveSpeed(retrieve)).toBeCloseTo(0.66, 12);
+    for (const { by } of SPEED_WAYS) {
+      expect(retrieveSpeed(sayBy(retrieve, by))).toBeCloseTo(0.66, 3);
+      expect(retrieveSpeed(sayBy(sayBy(retrieve, by), 'reel'))).toBeCloseTo(0.66, 3);
+    }
+    expect(speedInWords(sayBy(retrieve, 'mph'))).toBe('0.66 m/s  ·  2.38 km/h');
+    expect(speedInWords(retrieve)).toBe('0.66 m/s  ·  2.38 km/h  ·  1.48 mph');
+  });
+});
