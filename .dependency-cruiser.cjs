@@ -4,8 +4,8 @@ module.exports = {
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^src/core' },
-      to: { path: '^src/', pathNot: '^src/core' },
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(src|cli|scripts)/', pathNot: '^src/core' },
     },
     {
       name: 'core-takes-only-pure-packages',
@@ -41,7 +41,7 @@ module.exports = {
       // Families are templates and checks: only the list of findings and what starts a lure ask for one.
       name: 'nothing-asks-for-the-family',
       severity: 'error',
-      from: { path: '^src', pathNot: '^src/core/(family|lure/findings)|^src/places|^src/testing' },
+      from: { path: '^src', pathNot: '^src/core/(family|lure/findings)|^src/places|^src/testing|\\.test\\.ts$' },
       to: { path: '^src/core/family' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },

@@ -39,7 +39,7 @@ export interface ElevationProps {
 /** A hidden tab or a slow machine does not make the blade jump further than this. */
 const LONGEST_STEP_S = 0.5;
 /** Half open, so that both faces and the cup can be read. */
-const STILL_AZIMUTH_RAD = (38 * Math.PI) / 180;
+const STILL_AZIMUTH_RAD = (58 * Math.PI) / 180;
 
 export function Elevation(props: ElevationProps) {
   const { build, layout, view, motions, findings, system, picked, onPick, label } = props;

@@ -132,11 +132,23 @@ export function poseBlade(
 }
 
 function shade({ hex, sheen }: Finish, normal: Vector, dimple: number, isHollow: boolean): string {
-  const lit = Math.max(0, dot(normal, LIGHT) + dimple * 0.5);
-  const glint = Math.max(0, dot(normal, GLINT) + dimple * 0.12) ** (sheen === 'metal' ? 18 : 40);
-  const base = mix(darker(hex, sheen === 'metal' ? 0.62 : 0.5), hex, 0.25 + 0.85 * lit);
-  const glinted = lighter(base, Math.min(0.9, glint * (sheen === 'metal' ? 0.95 : 0.5)));
-  return isHollow ? darker(glinted, 0.16) : glinted;
+  const toned = sheen === 'metal' ? polished(hex, normal, dimple) : coated(hex, normal);
+  return isHollow ? darker(toned, 0.16) : toned;
+}
+
+/** Paint: lit by the lamp, with a small glint. */
+function coated(hex: string, normal: Vector): string {
+  const lit = Math.max(0, dot(normal, LIGHT));
+  const glint = Math.max(0, dot(normal, GLINT)) ** 40;
+  return lighter(mix(darker(hex, 0.5), hex, 0.25 + 0.85 * lit), glint * 0.5);
+}
+
+/** Plated metal mirrors the bench: light above, a bright line at the window, dark below. */
+function polished(hex: string, normal: Vector, dimple: number): string {
+  const up = 2 * normal[1] * normal[2] + dimple * 0.7 - 0.25 * normal[0];
+  const sky = 1 / (1 + Math.exp(-5 * up));
+  const window = Math.exp(-(((up - 0.42) / 0.16) ** 2));
+  return lighter(mix(darker(hex, 0.58), hex, 0.1 + 0.95 * sky), Math.min(0.85, 0.7 * window + 0.12 * sky));
 }
 
 function combine(a: Vector, m: number, b: Vector, n: number): Vector {

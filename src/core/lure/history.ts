@@ -13,7 +13,6 @@ export const changeSchema = z.strictObject({
   edits: z.array(editSchema).min(1).max(50),
   inverse: z.array(editSchema).min(1).max(50),
 });
-export type Change = z.infer<typeof changeSchema>;
 
 export const lureHistorySchema = z.strictObject({
   lure: lureSchema,

@@ -73,7 +73,6 @@ export const carrierSchema = z.strictObject({
   tail: wireEndSchema,
   freeRoomM: lengthM,
 });
-export type Carrier = z.infer<typeof carrierSchema>;
 
 export const buildSchema = z.strictObject({
   carrier: carrierSchema,
@@ -91,7 +90,6 @@ export const madeSchema = z.strictObject({
   onDay: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a day like 2031-09-14'),
   build: buildSchema,
 });
-export type Made = z.infer<typeof madeSchema>;
 
 export const lureSchema = z.strictObject({
   id: lureIdSchema,

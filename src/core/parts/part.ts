@@ -11,7 +11,6 @@ export const partIdSchema = z
   .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a part id: small letters, digits and single hyphens')
   .max(80)
   .brand<'PartId'>();
-export type PartId = z.infer<typeof partIdSchema>;
 
 export const finishSchema = z.strictObject({
   name: shortText,

@@ -137,7 +137,7 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
           <div ref={stage} className="bg-stage">
-            <div className="flex min-h-18 items-start justify-between gap-x-4 px-2 pt-1">
+            <div className="flex min-h-18 flex-wrap items-start sm:flex-nowrap justify-between gap-x-4 px-2 pt-1">
               <SpinReadouts build={build} blades={prediction.blades} ratesBefore={ratesBefore} system={system} />
               <div className="flex flex-1 flex-col items-end px-2 pt-1 text-sm whitespace-nowrap">
                 <p className="text-ink-soft">

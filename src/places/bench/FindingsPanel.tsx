@@ -87,7 +87,7 @@ function FindingRow({
       {finding.repairs.map((repair) => (
         <Button
           key={repair.code}
-          className="mt-1.5 w-full !justify-start"
+          className="mt-1.5 w-full !justify-start py-1 text-left"
           onClick={() => change(repairWords(repair, system).toLowerCase(), repair.edits)}
         >
           {repairWords(repair, system)}

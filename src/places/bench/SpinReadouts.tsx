@@ -79,7 +79,7 @@ function Readouts({
           testId={`rate ${station}`}
         />
         <BandedReadout
-          name="Spread from the wire"
+          name="Spread angle"
           value={decimalText(degrees(spreadRad.value), 0)}
           unit="°"
           band={range(degrees(spreadRad.low), degrees(spreadRad.high), 0)}

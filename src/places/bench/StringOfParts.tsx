@@ -71,7 +71,7 @@ export function StringOfParts(props: StringOfPartsProps) {
     change('move', moveRun(dragged.strand.from, dragged.strand.length, before));
   };
 
-  const step = (by: -1 | 1) => {
+  const step = (by: number) => {
     const at = units.findIndex(({ key }) => key === pickedKey);
     const next = units[Math.min(units.length - 1, Math.max(0, at + by))];
     if (!next) return;
@@ -87,6 +87,9 @@ export function StringOfParts(props: StringOfPartsProps) {
         deeds.move(direction);
         keepFocus.current = true;
       } else step(direction);
+    } else if (event.key === 'Home' || event.key === 'End') {
+      done();
+      step(event.key === 'Home' ? -units.length : units.length);
     } else if (event.key === 'Enter') {
       done();
       deeds.swap();

@@ -83,7 +83,12 @@ function showWithoutStorage(failure: StorageFailure | null) {
   if (!lure) return;
   const history = startHistory(lure);
   stored = { history, rev: 0 };
-  setState({ history, lures: DEMO_LURES, saving: failure ? { state: 'failed', failure } : { state: 'saved' } });
+  setState({
+    history,
+    lures: DEMO_LURES,
+    picked: firstBlade(lure),
+    saving: failure ? { state: 'failed', failure } : { state: 'saved' },
+  });
 }
 
 async function refreshList() {
@@ -104,11 +109,16 @@ export async function openLure(id: LureId) {
   }
   stored = read.value;
   waiting = [];
-  setState({ history: read.value.history, picked: null, saving: { state: 'saved' } });
+  setState({ history: read.value.history, picked: firstBlade(read.value.history.lure), saving: { state: 'saved' } });
   changeSettings({ lastLure: id });
   window.history.replaceState(null, '', `?lure=${id}`);
   stopWatching();
   stopWatching = stores().lures.watchRevision(id, (rev) => void adopt(id, rev));
+}
+
+/** A lure opens with its blade picked: what most people come to change. */
+function firstBlade({ build }: Lure): Pick | null {
+  return Object.values(build.items).find(({ part }) => part.kind === 'blade')?.id ?? null;
 }
 
 /** Another tab wrote: take its lure over, unless own work is still on its way. */

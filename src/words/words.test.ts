@@ -1,0 +1,163 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoLure, edited, itemId, part, plainSpinner } from '@/testing/lures';
+import { DEMO_LURES } from '@/demo/scenario';
+import { BLADE_PATTERNS } from '../core/parts/blade-pattern';
+import { CATALOGUE } from '../core/parts/catalogue';
+import { costOfChange } from '../core/lure/cost';
+import { applyEdits } from '../core/lure/edit';
+import { seatPart, takeOff, threadParts } from '../core/lure/editing';
+import { findings } from '../core/lure/findings';
+import { cutLengths } from '../core/lure/lengths';
+import { lureMass } from '../core/lure/mass';
+import { LAKE_WATER } from '../core/hydro/water';
+import { predict } from '../core/predict';
+import { handlingCaution } from './caution-words';
+import { costWords, findingWords, refusalWords, repairWords } from './finding-words';
+import { termWords } from './length-words';
+import { finishWords, KIND_WORDS, partLine, partMeasures, partTitle } from './part-words';
+import { stillWords } from './spin-words';
+
+const SYSTEMS = ['metric', 'trade'] as const;
+
+/** Words are words: no code, no number that is none, no undefined. */
+function expectWords(...texts: string[]) {
+  for (const text of texts) {
+    expect(text).not.toMatch(/NaN|undefined|null|Infinity|\[object/);
+    expect(text.trim()).toBe(text);
+  }
+}
+
+describe('parts in words', () => {
+  it.each(CATALOGUE.map((each) => [each.id, each] as const))(
+    '%s has a title, a line and its measures in both systems',
+    (_, each) => {
+      expectWords(partTitle(each), finishWords(each), KIND_WORDS[each.kind].many);
+      for (const system of SYSTEMS) {
+        expectWords(partLine(each, system));
+        const measures = partMeasures(each, system);
+        expect(measures.length).toBeGreaterThanOrEqual(4);
+        expect(new Set(measures.map(({ name }) => name)).size).toBe(measures.length);
+        expectWords(...measures.map(({ text }) => text));
+        const isOther = system === 'metric' ? / in$| oz$/ : / mm$| g$/;
+        for (const { text } of measures) expect(text).not.toMatch(isOther);
+      }
+    },
+  );
+
+  it('cautions stand where hands can come to harm', () => {
+    expect(handlingCaution(part('hook-treble-4'))).toMatch(/Sharp/);
+    expect(handlingCaution(part('weight-egg-lead-7'))).toMatch(
+      /Lead: wash your hands.*authority’s current text decides/,
+    );
+    expect(handlingCaution(part('wire-stainless-090'))).toMatch(/eye protection/);
+    expect(handlingCaution(part('shrink-tube-3-red'))).toMatch(/flame/);
+    expect(handlingCaution(part('bead-brass-3'))).toBeNull();
+  });
+});
+
+describe('any lure that can be reached', () => {
+  const threadable = CATALOGUE.filter(({ kind }) => !['wire', 'hook', 'blade', 'splitRing'].includes(kind));
+  const bladesOnly = CATALOGUE.filter(({ kind }) => kind === 'blade');
+
+  it('from the whole catalogue: finite figures, findings and repairs in words, costs for every change', () => {
+    let faults = 0;
+    let repaired = 0;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...DEMO_LURES),
+        fc.array(fc.tuple(fc.constantFrom(...threadable), fc.nat(9)), { maxLength: 4 }),
+        fc.constantFrom(...bladesOnly),
+        fc.nat(6),
+        fc.double({ min: 0.05, max: 3, noNaN: true }),
+        fc.constantFrom(...SYSTEMS),
+        (start, added, blade, taken, speedMps, system) => {
+          let lure = edited(start, { kind: 'swapPart', item: itemId('blade-1'), part: blade });
+          for (let n = 0; n < taken; n++) {
+            const loose = lure.build.strand.filter(({ leg }) => leg === null);
+            const victim = loose[(taken * 7 + n) % Math.max(loose.length, 1)];
+            if (victim) lure = edited(lure, takeOff(lure.build, victim.item));
+          }
+          for (const [each, at] of added) {
+            lure = edited(
+              lure,
+              threadParts(lure.build, each, Math.min(at, lure.build.strand.length) % 2 ? 0 : lure.build.strand.length),
+            );
+          }
+          expect(Number.isFinite(lureMass(lure.build)) && lureMass(lure.build) > 0).toBe(true);
+          for (const { terms, totalM, cutM } of cutLengths(lure.build)) {
+            expect(cutM).toBeGreaterThanOrEqual(totalM - 1e-9);
+            for (const term of terms) {
+              expect(term.lengthM).toBeGreaterThanOrEqual(0);
+              expectWords(termWords(term, system));
+            }
+          }
+          for (const finding of findings(lure, { water: LAKE_WATER, speedMps }, CATALOGUE)) {
+            const { title, figure, why } = findingWords(finding, lure.build, system);
+            expectWords(title, figure, why);
+            if (finding.severity === 'fault') faults++;
+            for (const repair of finding.repairs) {
+              expectWords(repairWords(repair, system));
+              const after = findings(edited(lure, ...repair.edits), { water: LAKE_WATER, speedMps }, CATALOGUE);
+              expect(after.find(({ key }) => key === finding.key)?.severity ?? 'good').toBe('good');
+              repaired++;
+            }
+          }
+          for (const cost of costOfChange(start.build, lure.build)) expectWords(costWords(cost, lure.build, system));
+          for (const { at } of predict(lure.build, LAKE_WATER, [0, speedMps, 9]).blades) {
+            for (const each of at) {
+              const words = stillWords(each);
+              if (each.outcome === 'turning') expect(words).toBeNull();
+              else expectWords(words ?? '');
+            }
+          }
+        },
+      ),
+      { seed: 41, numRuns: 150 },
+    );
+    expect(faults).toBeGreaterThan(20);
+    expect(repaired).toBeGreaterThan(10);
+  });
+
+  it('every refusal has a sentence', () => {
+    const lure = plainSpinner();
+    const refused = [
+      applyEdits(lure, [
+        seatPart(lure.build, part('blade-french-k1'), { on: 'item', item: itemId('bead-1'), how: 'hung' }),
+      ]),
+      applyEdits(lure, [{ kind: 'move', from: 0, to: 1 }]),
+      applyEdits(lure, [threadParts(lure.build, part('ring-k1'), 0)]),
+      applyEdits(lure, [seatPart(lure.build, part('bead-brass-3'), { on: 'end', end: 'tail' })]),
+      applyEdits(lure, [{ kind: 'insert', items: Object.values(lure.build.items).slice(0, 1), entries: [] }]),
+      applyEdits(lure, [{ kind: 'remove', items: [itemId('clevis-1')] }]),
+      applyEdits(lure, [
+        { kind: 'reseat', item: itemId('bead-1'), seat: { on: 'item', item: itemId('clevis-1'), how: 'hung' } },
+      ]),
+    ];
+    const sentences = refused.map((each) => (each.ok ? 'was not refused' : refusalWords(each.refusal)));
+    expectWords(...sentences);
+    expect(new Set(sentences).size).toBe(sentences.length);
+    expect(sentences).not.toContain('was not refused');
+    expect(refusalWords({ code: 'nothingToDo' })).toMatch(/nothing more/);
+  });
+});
+
+describe('what a blade that does not turn says', () => {
+  it('names the quantity and the limit when the model ends', () => {
+    expect(stillWords({ outcome: 'outsideModel', quantity: 'speedMps', value: 9, limit: 5 })).toBe(
+      'The model holds up to 5 m/s.',
+    );
+    expect(stillWords({ outcome: 'doesNotTurn', reason: 'frictionHoldsIt' })).toMatch(/Friction/);
+    expect(stillWords({ outcome: 'didNotConverge', residual: 1 })).toMatch(/No steady turning/);
+    expect(stillWords({ outcome: 'notFinite', where: 'torque' })).toMatch(/torque/);
+  });
+
+  it('knows every pattern by its trade name', () => {
+    for (const pattern of BLADE_PATTERNS) {
+      const blade = CATALOGUE.find((each) => each.kind === 'blade' && each.pattern === pattern);
+      if (!blade) throw new Error(`no ${pattern} in the catalogue`);
+      expect(partMeasures(blade, 'metric')[0]?.text.length).toBeGreaterThan(5);
+    }
+    expect(demoLure('hovna-lantern').name).toBe('Hovna Lantern');
+  });
+});
