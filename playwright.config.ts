@@ -1,8 +1,5 @@
 import { defineConfig } from '@playwright/test';
 
-const baseURL = process.env.MAZURKA_URL;
-if (!baseURL) throw new Error('MAZURKA_URL is not set: the browser tests run through `npm test` or scripts/e2e.sh');
-
 /** Journeys in Debian's Chromium against a built and started app; scripts/e2e.sh starts it on a free port. */
 export default defineConfig({
   testDir: 'e2e',
@@ -12,7 +9,7 @@ export default defineConfig({
   expect: { timeout: 8_000 },
   reporter: [['list']],
   use: {
-    baseURL,
+    baseURL: process.env.MAZURKA_URL,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     launchOptions: {

@@ -95,10 +95,11 @@ export const test = base.extend<{ bench: BenchPage; watched: null }>({
   bench: async ({ page }, use) => use(new BenchPage(page)),
   watched: [
     async ({ context, baseURL }, use) => {
+      if (!baseURL) throw new Error('MAZURKA_URL is not set: run the journeys through `npm test` or `npm run e2e`');
       const troubles: string[] = [];
       context.on('request', (request) => {
         const url = request.url();
-        if (!url.startsWith(baseURL ?? '?') && !/^(data|blob):/.test(url)) troubles.push(`request to ${url}`);
+        if (!url.startsWith(baseURL) && !/^(data|blob):/.test(url)) troubles.push(`request to ${url}`);
       });
       context.on('console', (message) => {
         if (message.type() === 'error') troubles.push(`console: ${message.text()}`);

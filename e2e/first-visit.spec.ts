@@ -21,7 +21,10 @@ test('a newcomer sees a finished, turning lure at once, changes its blade and se
 test('the blade is picked on the drawing, and says what it is and measures', async ({ bench, page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await bench.open();
-  await page.locator('svg [data-pick="blade-1"]:visible').nth(60).click({ force: true });
+  const sweep = page.locator('svg [data-pick="blade-1"]');
+  const box = await sweep.boundingBox();
+  if (!box) throw new Error('the sweep is on the page');
+  await page.mouse.click(box.x + box.width - 12, box.y + 40);
   const inspector = page.getByRole('region', { name: 'Picked part' });
   await expect(inspector.getByRole('heading', { name: 'Fluted Indiana blade #3' })).toBeVisible();
   await expect(inspector).toContainText('31.0 mm');
@@ -35,24 +38,23 @@ test('the blade turns on the drawing at the predicted rate, here 8 × slower, an
   await bench.open();
   const predicted = (await bench.rate()) / 8;
   await bench.button('Shown at its own rate').click();
-  // A blade changes from the group behind the lure to the one before it twice a turn.
+  // A blade changes between the far and the near side of the lure twice a turn.
   const countTurns = (seconds: number) =>
     page.evaluate(async (forMs) => {
-      const groups = [...document.querySelectorAll('[data-testid="elevation"] g[display]')];
-      const first = groups[0];
-      if (!first) return -1;
+      const near = document.querySelector<HTMLElement>('[data-testid="near-side"]');
+      if (!near) return -1;
       let changes = 0;
-      let last = first.getAttribute('display');
+      let last = near.dataset.side;
       let [start, end] = [0, 0];
       const observer = new MutationObserver(() => {
-        const now = first.getAttribute('display');
+        const now = near.dataset.side;
         if (now === last) return;
         last = now;
         if (changes === 0) start = performance.now();
         end = performance.now();
         changes++;
       });
-      observer.observe(first, { attributes: true });
+      observer.observe(near, { attributes: true });
       await new Promise((resolve) => setTimeout(resolve, forMs));
       observer.disconnect();
       return changes < 2 ? 0 : ((changes - 1) / 2 / (end - start)) * 1000;

@@ -63,8 +63,11 @@ test('everything by keyboard: pick, move, insert, swap, hang, take off, undo, na
   await press('ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight');
   await expect.poll(() => bench.rate()).toBeGreaterThan(rate);
   await bench.button('File').focus();
-  await press('Enter', 'ArrowDown');
-  const { name } = await bench.exported(() => press('Home', 'Enter'));
+  await press('Enter');
+  await expect(page.getByRole('menuitem', { name: 'Export this lure' })).toBeFocused();
+  await press('ArrowDown', 'ArrowUp');
+  await expect(page.getByRole('menuitem', { name: 'Export this lure' })).toBeFocused();
+  const { name } = await bench.exported(() => press('Enter'));
   expect(name).toBe('hovna-lantern.mazurka.json');
 });
 

@@ -1,26 +1,17 @@
 'use client';
 
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import type { Finding } from '../core/lure/finding';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
 import type { SpinSeat } from '../core/lure/spin-seats';
 import { bladeReach } from '../core/parts/outline';
 import { showLength, type UnitSystem } from '../core/units/write';
-import { BladeAnimator, HANGING_RAD, type TurningThing } from './blade-animator';
 import { drawElevation, type Pick } from './elevation';
 import { Rule } from './Rule';
 import { PaintDefs, Shapes } from './Shapes';
 import type { StageView } from './stage-view';
-
-/** How a blade stands at the chosen speed. */
-export interface SeatMotion {
-  readonly seat: SpinSeat;
-  /** Turns a second; 0 when it hangs. */
-  readonly rateHz: number;
-  readonly spreadRad: number;
-  readonly setAngleRad: number;
-}
+import { useTurning, type SeatMotion } from './use-turning';
 
 export interface ElevationProps {
   readonly build: Build;
@@ -36,17 +27,12 @@ export interface ElevationProps {
   readonly label: string;
 }
 
-/** A hidden tab or a slow machine does not make the blade jump further than this. */
-const LONGEST_STEP_S = 0.5;
-/** Half open, so that both faces and the cup can be read. */
-const STILL_AZIMUTH_RAD = (58 * Math.PI) / 180;
-
 export function Elevation(props: ElevationProps) {
   const { build, layout, view, motions, findings, system, picked, onPick, label } = props;
   const things = useMemo(() => drawElevation(build, layout), [build, layout]);
-  const behind = useRef<SVGGElement>(null);
-  const before = useRef<SVGGElement>(null);
-  useTurning(behind, before, motions, props.slowedBy, props.still);
+  const behind = useRef<HTMLCanvasElement>(null);
+  const before = useRef<HTMLCanvasElement>(null);
+  useTurning(behind, before, motions, view, props.slowedBy, props.still);
 
   const pickAt = (target: EventTarget) => {
     const found = target instanceof Element ? target.closest('[data-pick]')?.getAttribute('data-pick') : null;
@@ -54,14 +40,15 @@ export function Elevation(props: ElevationProps) {
   };
   const mm = `translate(${view.originX} ${view.originY}) scale(${view.pxPerMm})`;
   return (
-    <div role="presentation" onClick={(event) => pickAt(event.target)} className="cursor-pointer select-none">
+    <div role="presentation" onClick={(event) => pickAt(event.target)} className="relative cursor-pointer select-none">
+      <canvas ref={behind} aria-hidden className="absolute inset-0 size-full" />
       <svg
         role="img"
         aria-label={label}
         width={view.widthPx}
         height={view.heightPx}
         viewBox={`0 0 ${view.widthPx} ${view.heightPx}`}
-        className="block"
+        className="relative block"
         data-testid="elevation"
         data-px-per-mm={view.pxPerMm}
       >
@@ -69,7 +56,6 @@ export function Elevation(props: ElevationProps) {
         {motions.map((motion) => (
           <Sweep key={motion.seat.item.id} motion={motion} view={view} />
         ))}
-        <g transform={mm} ref={behind} />
         <g transform={mm}>
           {things.map(({ pick, atMm, mirrored, shapes }, i) => (
             <g
@@ -81,7 +67,9 @@ export function Elevation(props: ElevationProps) {
             </g>
           ))}
         </g>
-        <g transform={mm} ref={before} />
+        {motions.map(({ seat, spreadRad }) => (
+          <SweepHit key={seat.item.id} seat={seat} spreadRad={spreadRad} view={view} />
+        ))}
         {things.map(({ pick, hit }, i) => {
           const isPicked = pick === picked;
           const [x, width] = [view.originX + hit.x0 * view.pxPerMm, (hit.x1 - hit.x0) * view.pxPerMm];
@@ -109,6 +97,12 @@ export function Elevation(props: ElevationProps) {
         ))}
         <Rule view={view} system={system} />
       </svg>
+      <canvas
+        ref={before}
+        aria-hidden
+        data-testid="near-side"
+        className="pointer-events-none absolute inset-0 size-full"
+      />
     </div>
   );
 }
@@ -131,6 +125,41 @@ function Sweep({ motion, view }: { readonly motion: SeatMotion; readonly view: S
       strokeDasharray="2 5"
       strokeWidth={1.2}
     />
+  );
+}
+
+/** Where a press means the blade: anywhere it sweeps that no other part lies; and its clevis on the wire. */
+function SweepHit({
+  seat,
+  spreadRad,
+  view,
+}: {
+  readonly seat: SpinSeat;
+  readonly spreadRad: number;
+  readonly view: StageView;
+}) {
+  const reachM = bladeReach(seat.blade);
+  const [hole, tip] = [view.toX(seat.holeM), view.toX(seat.holeM + reachM * Math.cos(spreadRad))];
+  const px = (lengthM: number) => lengthM * 1000 * view.pxPerMm;
+  const radius = px(seat.dropM + reachM * Math.sin(spreadRad)) + 4;
+  const y = view.originY;
+  const { foreM, aftM, item } = seat.clevis;
+  return (
+    <>
+      <path
+        data-pick={seat.item.id}
+        d={`M${hole - 4} ${y}L${tip + 4} ${y - radius}V${y + radius}Z`}
+        fill="transparent"
+      />
+      <rect
+        data-pick={item.id}
+        x={view.toX(foreM) - 2}
+        width={px(aftM - foreM) + 4}
+        y={y - px(seat.dropM)}
+        height={2 * px(seat.dropM)}
+        fill="transparent"
+      />
+    </>
   );
 }
 
@@ -217,78 +246,4 @@ function FreeRoom({
       </text>
     </g>
   );
-}
-
-/** Runs the animators: made anew when blades or clevises change, updated when only the motion does. */
-function useTurning(
-  behind: React.RefObject<SVGGElement | null>,
-  before: React.RefObject<SVGGElement | null>,
-  motions: readonly SeatMotion[],
-  slowedBy: number,
-  still: boolean,
-) {
-  const animators = useRef<BladeAnimator[]>([]);
-  const azimuths = useRef(new Map<string, number>());
-  const things = useMemo(() => motions.map((motion) => turningThing(motion, slowedBy)), [motions, slowedBy]);
-  const parts = JSON.stringify(
-    things.map(({ bladePick, clevisPick, blade, clevis }) => [bladePick, clevisPick, blade, clevis]),
-  );
-  const latest = useRef(things);
-
-  useEffect(() => {
-    latest.current = things;
-    animators.current.forEach((animator, i) => {
-      const thing = things[i];
-      if (thing && animators.current.length === things.length) animator.update(thing);
-    });
-  }, [things]);
-
-  useEffect(() => {
-    const [back, front] = [behind.current, before.current];
-    if (!back || !front) return;
-    const kept = azimuths.current;
-    const made = latest.current.map((thing) => {
-      const start = thing.rateHz === 0 ? HANGING_RAD : (kept.get(thing.bladePick) ?? STILL_AZIMUTH_RAD);
-      return new BladeAnimator(back, front, thing, start);
-    });
-    animators.current = made;
-    let frame = 0;
-    let last = 0;
-    const step = (now: number) => {
-      const seconds = last === 0 ? 0 : Math.min((now - last) / 1000, LONGEST_STEP_S);
-      last = now;
-      for (const animator of made) animator.advance(seconds);
-      frame = requestAnimationFrame(step);
-    };
-    if (!still) frame = requestAnimationFrame(step);
-    return () => {
-      cancelAnimationFrame(frame);
-      made.forEach((animator, i) => {
-        const pick = latest.current[i]?.bladePick;
-        if (pick) kept.set(pick, animator.azimuthRad);
-        animator.remove();
-      });
-      animators.current = [];
-    };
-  }, [behind, before, parts, still]);
-}
-
-function turningThing({ seat, rateHz, spreadRad, setAngleRad }: SeatMotion, slowedBy: number): TurningThing {
-  const { clevis } = seat;
-  return {
-    bladePick: seat.item.id,
-    clevisPick: clevis.item.id,
-    blade: seat.blade,
-    clevis: clevis.clevis,
-    clevisFrontMm: clevis.foreM * 1000,
-    clevisSpanMm: (clevis.aftM - clevis.foreM) * 1000,
-    pose: {
-      holeMm: seat.holeM * 1000,
-      dropMm: seat.dropM * 1000,
-      spreadRad,
-      setAngleRad,
-      flipped: seat.item.flipped,
-    },
-    rateHz: rateHz / slowedBy,
-  };
 }

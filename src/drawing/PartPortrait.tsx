@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { Part } from '@/core/parts/part';
 import { STILL, bladeMesh, poseBlade } from './blade-mesh';
+import { polygon } from './path';
 import { PaintDefs, Shapes } from './Shapes';
 import { portrait } from './part-shapes';
 
@@ -37,13 +38,13 @@ function FaceOn({ part }: { readonly part: Extract<Part, { kind: 'blade' }> }) {
     azimuthRad: Math.PI / 2,
     flipped: false,
   };
-  const { facets, holeD } = poseBlade(bladeMesh(part, STILL), pose);
+  const { facets, hole } = poseBlade(bladeMesh(part, STILL), pose);
   return (
     <>
-      {facets.map(({ d, fill }, i) => (
-        <path key={i} d={d} fill={fill} stroke={fill} strokeWidth={0.4} />
+      {facets.map(({ points, fill }, i) => (
+        <path key={i} d={polygon(points)} fill={fill} stroke={fill} strokeWidth={0.4} />
       ))}
-      <path d={holeD} fill="var(--panel)" stroke="#0006" strokeWidth={0.15} />
+      <path d={polygon(hole)} fill="var(--panel)" stroke="#0006" strokeWidth={0.15} />
     </>
   );
 }

@@ -7,7 +7,7 @@ import { PATTERNS } from '../core/parts/blade-pattern';
 import { chordRatio, hollowDepth } from '../core/parts/outline';
 import type { Blade, Finish } from '../core/parts/part';
 import { darker, lighter, mix } from './colour';
-import { polygon, scatter } from './path';
+import { scatter, type Point } from './path';
 
 const MM = 1000;
 /** Facets along and across: enough to look round, few enough to move sixty times a second. */
@@ -38,7 +38,7 @@ export interface BladePose {
 }
 
 export interface DrawnFacet {
-  readonly d: string;
+  readonly points: readonly Point[];
   readonly fill: string;
   readonly depth: number;
 }
@@ -73,6 +73,11 @@ export function bladeMesh(blade: Blade, { along, across }: { along: number; acro
   return { blade, corners, facets, hole };
 }
 
+/** As seen from the side, y down. */
+function onPage([x, y]: Vector): Point {
+  return { x, y: -y };
+}
+
 /** What stands up from the plain cup: flutes, a crease, a cranked tail. For the eye only. */
 function relief(blade: Blade, x: number, v: number): number {
   const width = blade.widthM * MM;
@@ -89,11 +94,11 @@ function relief(blade: Blade, x: number, v: number): number {
   }
 }
 
-/** The facets in painting order, far ones first; `holeD` is the blade's hole. */
+/** The facets in painting order, far ones first; `hole` is the blade's hole. */
 export function poseBlade(
   mesh: BladeMesh,
   pose: BladePose,
-): { facets: DrawnFacet[]; holeD: string; towardsEye: boolean } {
+): { facets: DrawnFacet[]; hole: Point[]; towardsEye: boolean } {
   const { blade } = mesh;
   const [cosB, sinB] = [Math.cos(pose.spreadRad), Math.sin(pose.spreadRad)];
   const [cosA, sinA] = [Math.cos(pose.azimuthRad), Math.sin(pose.azimuthRad)];
@@ -121,14 +126,14 @@ export function poseBlade(
     const seen = showsFront ? facing : scale(facing, -1);
     const dimple = blade.texture === 'hammered' ? scatter(index, 7) - 0.5 : 0;
     return {
-      d: polygon(points.map(([x, y]) => ({ x, y: -y }))),
+      points: points.map(onPage),
       fill: shade(showsFront ? blade.finish : blade.backFinish, seen, dimple, !showsFront),
       depth: points.reduce((sum, [, , z]) => sum + z, 0) / 4,
     };
   });
   facets.sort((a, b) => a.depth - b.depth);
   const hole = mesh.hole.map(place);
-  return { facets, holeD: polygon(hole.map(([x, y]) => ({ x, y: -y }))), towardsEye: sinA >= 0 };
+  return { facets, hole: hole.map(onPage), towardsEye: sinA >= 0 };
 }
 
 function shade({ hex, sheen }: Finish, normal: Vector, dimple: number, isHollow: boolean): string {

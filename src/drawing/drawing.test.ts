@@ -56,7 +56,7 @@ describe('the drawn blade', () => {
 
   it.each(blades.map((blade) => [blade.id, blade] as const))('%s seen square on has its true plan area', (_, blade) => {
     const { facets } = poseBlade(bladeMesh(blade, { along: 40, across: 10 }), FACE_ON);
-    const drawnMm2 = facets.reduce((sum, { d }) => sum + areaOf(corners(d)), 0);
+    const drawnMm2 = facets.reduce((sum, { points }) => sum + areaOf(points.map(({ x, y }) => [x, y])), 0);
     const planMm2 = planArea(PATTERNS[blade.pattern].outline, blade) * 1e6;
     expect(Math.abs(drawnMm2 / planMm2 - 1)).toBeLessThan(0.02);
   });
@@ -66,11 +66,11 @@ describe('the drawn blade', () => {
     if (!blade) throw new Error('there are blades');
     const spreadRad = 0.7;
     const pose = { ...FACE_ON, holeMm: 12, dropMm: 2, spreadRad, azimuthRad: 0 };
-    const points = poseBlade(bladeMesh(blade), pose).facets.flatMap(({ d }) => corners(d));
+    const points = poseBlade(bladeMesh(blade), pose).facets.flatMap((facet) => facet.points);
     const reach = bladeReach(blade) * 1000;
-    const tip = points.reduce((far, point) => (point[1] < far[1] ? point : far), [0, 0]);
-    expect(tip[0]).toBeCloseTo(12 + reach * Math.cos(spreadRad), 0);
-    expect(-tip[1]).toBeCloseTo(2 + reach * Math.sin(spreadRad), 0);
+    const tip = points.reduce((far, point) => (point.y < far.y ? point : far));
+    expect(tip.x).toBeCloseTo(12 + reach * Math.cos(spreadRad), 0);
+    expect(-tip.y).toBeCloseTo(2 + reach * Math.sin(spreadRad), 0);
   });
 
   it('shows its front and its hollow by turns, in their own finishes, and is behind the lure for half a turn', () => {

@@ -57,6 +57,11 @@ export function canSitOn(kind: PartKind, parent: PartKind, how: 'hung' | 'tied' 
   return CARRIES[parent]?.[how]?.has(kind) ?? false;
 }
 
+/** False when this item's one place to hold something is taken. */
+export function hasRoomToHold(build: Build, item: Item): boolean {
+  return !CARRIES_ONE.has(item.part.kind) || childrenOf(build, item.id).length === 0;
+}
+
 export function canHangOnLoop(kind: PartKind): boolean {
   return HANGS_ON_LOOP.has(kind);
 }

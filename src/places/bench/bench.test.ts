@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { edited, itemId, part, plainSpinner, spinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
-import { seatPart, stepItem, threadParts } from '@/core/lure/editing';
+import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
 import { USUAL_SETTINGS } from '@/data/settings-store';
 import { partDeeds, type PickerAim } from './part-deeds';
 import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from './speed';
@@ -78,7 +78,11 @@ describe('what can be done to a part', () => {
       deeds.hold();
       return [deeds.holdWord, aims[0]?.kinds ?? null];
     };
-    expect(holding('clevis-1')).toEqual(['Hang on it', ['blade', 'splitRing']]);
+    expect(holding('clevis-1')).toEqual([null, null]);
+    const bare = edited(lure, takeOff(lure.build, itemId('blade-1')));
+    const bareUnits = stringUnits(bare.build);
+    const clevis = bareUnits.find(({ key }) => key === 'clevis-1') ?? null;
+    expect(partDeeds(clevis, bareUnits, bare.build, vi.fn()).holdWord).toBe('Hang on it');
     expect(holding('hook-1')).toEqual(['Tie on it', ['dressing']]);
     expect(holding('tail')).toEqual(['Hang on the loop', ['blade', 'splitRing', 'hook']]);
     expect(holding('bead-1')).toEqual([null, null]);

@@ -1,6 +1,6 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
 import { stepItem, takeOff } from '@/core/lure/editing';
-import { canSitOn, canHangOnLoop, canThread } from '@/core/lure/structure';
+import { canSitOn, canHangOnLoop, canThread, hasRoomToHold } from '@/core/lure/structure';
 import type { Build, Seat } from '@/core/lure/lure';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
 import { change } from './bench-store';
@@ -54,7 +54,7 @@ export function partDeeds(
   const before = unit ? insertIndex(unit, units, build, 'before') : null;
   const after = insertIndex(unit, units, build, 'after');
   const moves = (direction: -1 | 1) => (item && unit?.strand ? stepItem(build, item.id, direction, unit.leg) : []);
-  const holding = unit ? holdingOf(unit) : null;
+  const holding = unit ? holdingOf(unit, build) : null;
   const thread = (index: number | null) => {
     if (index !== null) openPicker({ aim: 'thread', index, kinds: THREADED_KINDS });
   };
@@ -80,12 +80,12 @@ export function partDeeds(
   };
 }
 
-function holdingOf(unit: StringUnit) {
+function holdingOf(unit: StringUnit, build: Build) {
   if (unit.end) {
     const kinds = PART_KINDS.filter(canHangOnLoop);
     return { word: 'Hang on the loop', seat: { on: 'end', end: unit.end } as const, kinds };
   }
-  if (!unit.item) return null;
+  if (!unit.item || !hasRoomToHold(build, unit.item)) return null;
   const words = { hung: 'Hang on it', tied: 'Tie on it', over: 'Slide over it' } as const;
   for (const how of ['hung', 'tied', 'over'] as const) {
     const { part, id } = unit.item;

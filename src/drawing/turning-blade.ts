@@ -1,0 +1,96 @@
+/**
+ * A turning blade with its clevis, painted on a canvas sixty times a second: on the one behind the lure while it is on the
+ * far side, on the one before it while it is on the near side. React lays the stage and leaves the canvases alone.
+ */
+import type { PartOf } from '../core/parts/part';
+import { bladeMesh, poseBlade, type BladeMesh, type BladePose } from './blade-mesh';
+import { darker, lighter } from './colour';
+import { clevisOutline } from './part-shapes';
+import type { Point } from './path';
+
+export interface TurningThing {
+  readonly key: string;
+  readonly blade: PartOf<'blade'>;
+  readonly clevis: PartOf<'clevis'>;
+  readonly clevisFrontMm: number;
+  readonly clevisSpanMm: number;
+  readonly pose: Omit<BladePose, 'azimuthRad'>;
+  /** Turns a second as shown; 0 hangs still. */
+  readonly rateHz: number;
+}
+
+/** Where a blade that does not turn hangs: straight down. */
+const HANGING_RAD = Math.PI;
+/** Edge on to the eye a clevis still shows its own width. */
+const LEAST_UPRIGHT = 0.18;
+const SEAM_MM = 0.14;
+
+export class TurningBlade {
+  private readonly mesh: BladeMesh;
+
+  constructor(
+    private thing: TurningThing,
+    public azimuthRad: number,
+  ) {
+    this.mesh = bladeMesh(thing.blade);
+    if (thing.rateHz === 0) this.azimuthRad = HANGING_RAD;
+  }
+
+  /** Moves on by `seconds` of shown time. */
+  advance(seconds: number): void {
+    this.azimuthRad = (this.azimuthRad + 2 * Math.PI * this.thing.rateHz * seconds) % (2 * Math.PI);
+  }
+
+  /** Takes new speeds and angles for the same blade and clevis. */
+  update(thing: TurningThing): void {
+    if (thing.rateHz === 0) this.azimuthRad = HANGING_RAD;
+    this.thing = thing;
+  }
+
+  /** Paints on the canvas of its side, whose units are millimetres with y down. Returns whether that was the near one. */
+  paint(behind: CanvasRenderingContext2D, before: CanvasRenderingContext2D): boolean {
+    const { facets, hole, towardsEye } = poseBlade(this.mesh, { ...this.thing.pose, azimuthRad: this.azimuthRad });
+    const canvas = towardsEye ? before : behind;
+    canvas.lineJoin = 'round';
+    canvas.lineWidth = SEAM_MM;
+    for (const { points, fill } of facets) {
+      trace(canvas, points);
+      canvas.fillStyle = fill;
+      canvas.strokeStyle = fill;
+      canvas.fill();
+      canvas.stroke();
+    }
+    canvas.globalCompositeOperation = 'destination-out';
+    trace(canvas, hole);
+    canvas.fill();
+    canvas.globalCompositeOperation = 'source-over';
+    this.paintClevis(canvas);
+    return towardsEye;
+  }
+
+  private paintClevis(canvas: CanvasRenderingContext2D): void {
+    const { clevis, clevisFrontMm, clevisSpanMm } = this.thing;
+    const upright = Math.cos(this.azimuthRad);
+    const seen = Math.abs(upright) < LEAST_UPRIGHT ? LEAST_UPRIGHT * (upright < 0 ? -1 : 1) : upright;
+    const { legs, bow } = clevisOutline(clevis, clevisSpanMm, seen);
+    canvas.save();
+    canvas.translate(clevisFrontMm, 0);
+    canvas.lineCap = 'round';
+    canvas.lineWidth = clevis.lobeThicknessM * 900;
+    canvas.strokeStyle = darker(clevis.finish.hex, 0.25);
+    canvas.stroke(new Path2D(bow));
+    canvas.fillStyle = lighter(clevis.finish.hex, 0.1);
+    canvas.lineWidth = 0.12;
+    canvas.strokeStyle = darker(clevis.finish.hex, 0.5);
+    const legPath = new Path2D(legs);
+    canvas.fill(legPath);
+    canvas.stroke(legPath);
+    canvas.restore();
+  }
+}
+
+function trace(canvas: CanvasRenderingContext2D, points: readonly Point[]): void {
+  canvas.beginPath();
+  points.forEach(({ x, y }, i) => (i === 0 ? canvas.moveTo(x, y) : canvas.lineTo(x, y)));
+  canvas.closePath();
+}

@@ -1,0 +1,107 @@
+'use client';
+
+import { useEffect, useMemo, useRef, type RefObject } from 'react';
+import type { SpinSeat } from '../core/lure/spin-seats';
+import type { StageView } from './stage-view';
+import { TurningBlade, type TurningThing } from './turning-blade';
+
+/** How a blade stands at the chosen speed. */
+export interface SeatMotion {
+  readonly seat: SpinSeat;
+  /** Turns a second; 0 when it hangs. */
+  readonly rateHz: number;
+  readonly spreadRad: number;
+  readonly setAngleRad: number;
+}
+
+/** A hidden tab or a slow machine does not make the blade jump further than this. */
+const LONGEST_STEP_S = 0.5;
+/** Half open, so that both faces and the cup can be read. */
+const STILL_AZIMUTH_RAD = (58 * Math.PI) / 180;
+
+/**
+ * Keeps the blades turning on the two canvases. Blades are made anew when blades or clevises change and only told of it
+ * when their motion does; each goes on from where it stood.
+ */
+export function useTurning(
+  behind: RefObject<HTMLCanvasElement | null>,
+  before: RefObject<HTMLCanvasElement | null>,
+  motions: readonly SeatMotion[],
+  view: StageView,
+  slowedBy: number,
+  still: boolean,
+) {
+  const things = useMemo(() => motions.map((motion) => turningThing(motion, slowedBy)), [motions, slowedBy]);
+  const blades = useRef(new Map<string, { readonly blade: TurningBlade; readonly parts: string }>());
+  const paintRef = useRef<() => void>(() => undefined);
+
+  useEffect(() => {
+    const kept = new Map(blades.current);
+    blades.current.clear();
+    for (const thing of things) {
+      const parts = JSON.stringify([thing.blade, thing.clevis]);
+      const known = kept.get(thing.key);
+      if (known?.parts === parts) known.blade.update(thing);
+      const blade =
+        known?.parts === parts ? known.blade : new TurningBlade(thing, known?.blade.azimuthRad ?? STILL_AZIMUTH_RAD);
+      if (still && thing.rateHz > 0) blade.azimuthRad = STILL_AZIMUTH_RAD;
+      blades.current.set(thing.key, { blade, parts });
+    }
+    paintRef.current();
+  }, [things, still]);
+
+  useEffect(() => {
+    const canvases = [behind.current, before.current];
+    const contexts = canvases.map((canvas) => canvas?.getContext('2d') ?? null);
+    const [back, front] = contexts;
+    if (!back || !front) return;
+    const ratio = window.devicePixelRatio || 1;
+    for (const { canvas } of [back, front]) {
+      canvas.width = Math.round(view.widthPx * ratio);
+      canvas.height = Math.round(view.heightPx * ratio);
+    }
+    const scale = ratio * view.pxPerMm;
+    const paint = () => {
+      for (const context of [back, front]) {
+        context.setTransform(1, 0, 0, 1, 0, 0);
+        context.clearRect(0, 0, context.canvas.width, context.canvas.height);
+        context.setTransform(scale, 0, 0, scale, view.originX * ratio, view.originY * ratio);
+      }
+      let near = false;
+      for (const { blade } of blades.current.values()) near = blade.paint(back, front);
+      const side = near ? 'near' : 'far';
+      if (front.canvas.dataset.side !== side) front.canvas.dataset.side = side;
+    };
+    paintRef.current = paint;
+    paint();
+    if (still) return;
+    let last = 0;
+    let frame = requestAnimationFrame(function step(now) {
+      const seconds = last === 0 ? 0 : Math.min((now - last) / 1000, LONGEST_STEP_S);
+      last = now;
+      for (const { blade } of blades.current.values()) blade.advance(seconds);
+      paint();
+      frame = requestAnimationFrame(step);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [behind, before, view, still]);
+}
+
+function turningThing({ seat, rateHz, spreadRad, setAngleRad }: SeatMotion, slowedBy: number): TurningThing {
+  const { clevis } = seat;
+  return {
+    key: seat.item.id,
+    blade: seat.blade,
+    clevis: clevis.clevis,
+    clevisFrontMm: clevis.foreM * 1000,
+    clevisSpanMm: (clevis.aftM - clevis.foreM) * 1000,
+    pose: {
+      holeMm: seat.holeM * 1000,
+      dropMm: seat.dropM * 1000,
+      spreadRad,
+      setAngleRad,
+      flipped: seat.item.flipped,
+    },
+    rateHz: rateHz / slowedBy,
+  };
+}
