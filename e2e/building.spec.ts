@@ -40,7 +40,7 @@ test('from nothing to a spinner without faults, its lengths and its file', async
   await bench.name().fill('Okkel Lark');
   await bench.name().press('Enter');
   await bench.unit(/line tie/).click();
-  await bench.button('Insert after').click();
+  await bench.button('Thread the first part').click();
   await bench.pickPart('clevis-folded-1', 'clevises');
   await bench.unit(/Folded clevis/).click();
   await bench.button('Hang on it').click();

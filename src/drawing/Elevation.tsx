@@ -92,8 +92,15 @@ export function Elevation(props: ElevationProps) {
           );
         })}
         <FreeRoom layout={layout} view={view} system={system} />
-        {motions.map((motion) => (
-          <RestReach key={motion.seat.item.id} motion={motion} findings={findings} view={view} system={system} />
+        {motions.map((motion, i) => (
+          <RestReach
+            key={motion.seat.item.id}
+            motion={motion}
+            lane={motions.length - 1 - i}
+            findings={findings}
+            view={view}
+            system={system}
+          />
         ))}
         <Rule view={view} system={system} />
       </svg>
@@ -166,11 +173,14 @@ function SweepHit({
 /** Where the tip comes to when the blade lies back, and the gap from there to the hook. */
 function RestReach({
   motion,
+  lane,
   findings,
   view,
   system,
 }: {
   readonly motion: SeatMotion;
+  /** Blades on one wire are measured one above the other. */
+  readonly lane: number;
   readonly findings: readonly Finding[];
   readonly view: StageView;
   readonly system: UnitSystem;
@@ -180,7 +190,7 @@ function RestReach({
     .filter((finding) => finding.code === 'bladeAgainstHook')
     .filter((finding) => finding.posture === 'rest' && finding.items[0] === seat.item.id)
     .sort((a, b) => a.clearanceM - b.clearanceM)[0];
-  const y = view.heightPx - 52;
+  const y = view.heightPx - 52 - lane * 30;
   const tipM = seat.holeM + bladeReach(seat.blade);
   const [hole, tip] = [view.toX(seat.holeM), view.toX(tipM)];
   return (

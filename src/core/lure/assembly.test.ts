@@ -215,6 +215,8 @@ describe('layout', () => {
     expect(nested?.stackM).toBeCloseTo(alone, 12);
     expect(interleaved?.stackM ?? 0).toBeGreaterThan(alone);
     expect(interleaved?.stackM ?? 0).toBeLessThan(apart?.stackM ?? 0);
+    const inner = 0.0019 + 2 * 0.00035;
+    expect(layOut(edited(wide, { kind: 'move', from: 1, to: 3 }).build).clevises[0]?.insideM).toBeCloseTo(inner, 12);
 
     const inside = threadInside(wide.build, itemId('clevis-1'), part('bead-brass-3'));
     if (!inside) throw new Error('a clevis on the wire takes a bead inside');

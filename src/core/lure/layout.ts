@@ -248,10 +248,16 @@ function placeClevises(placed: readonly PlacedEntry[]): PlacedClevis[] {
           foreM: fore.x0M,
           aftM: aft.x1M,
           holeM: (fore.x0M + aft.x1M) / 2,
-          insideM: between.reduce((sum, entry) => sum + entry.x1M - entry.x0M, 0),
+          insideM: lengthOver(between),
         },
       ];
     });
+}
+
+/** From the front of the first to the back of the last, with whatever another clevis holds apart between them. */
+function lengthOver(spans: readonly Span[]): number {
+  if (spans.length === 0) return 0;
+  return Math.max(...spans.map(({ x1M }) => x1M)) - Math.min(...spans.map(({ x0M }) => x0M));
 }
 
 /** Hangs a chain of links: each bears on the inside of what holds it. */

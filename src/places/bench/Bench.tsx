@@ -130,6 +130,7 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
   const view = size ? stageView(layout, seats, size.width, Math.max(240, heightPx * STAGE_SHARE)) : null;
   const overall = showLengthBoth(layout.x1M - layout.x0M, system);
   const mass = showMass(lureMass(build, cuts), system);
+  const isEmpty = build.strand.length === 0;
   const turning = prediction.blades.some(({ at: [at] }) => at?.outcome === 'turning');
   return (
     <div className="flex min-h-dvh flex-col">
@@ -193,14 +194,14 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
               role="toolbar"
               aria-label="Do with the picked part"
             >
-              <Button look="main" onClick={deeds.swap}>
+              <Button look={isEmpty ? 'plain' : 'main'} onClick={deeds.swap}>
                 {unit?.item ? 'Swap this part' : 'Swap the wire'}
               </Button>
               <Button disabled={!deeds.canInsertBefore} onClick={deeds.insertBefore}>
                 Insert before
               </Button>
-              <Button disabled={!deeds.canInsertAfter} onClick={deeds.insertAfter}>
-                Insert after
+              <Button look={isEmpty ? 'main' : 'plain'} disabled={!deeds.canInsertAfter} onClick={deeds.insertAfter}>
+                {isEmpty ? 'Thread the first part' : 'Insert after'}
               </Button>
               {deeds.holdWord && <Button onClick={deeds.hold}>{deeds.holdWord}</Button>}
               <Button aria-label="Move towards the nose" disabled={!deeds.canMove(-1)} onClick={() => deeds.move(-1)}>

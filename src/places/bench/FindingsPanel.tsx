@@ -4,10 +4,11 @@ import Check from 'lucide-react/icons/check';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import type { Finding } from '@/core/lure/finding';
-import type { Build } from '@/core/lure/lure';
+import { itemOf, type Build } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { findingWords, repairWords, SEVERITY_WORDS } from '@/words/finding-words';
+import { partTitle } from '@/words/part-words';
 import { change, pick } from './bench-store';
 
 const MARKS = {
@@ -33,7 +34,15 @@ export function FindingsPanel({ findings, build, system }: FindingsPanelProps) {
       </h2>
       <ul className="flex flex-col gap-1.5" aria-live="polite">
         {findings.map((finding) => (
-          <FindingRow key={finding.key} finding={finding} build={build} system={system} />
+          <FindingRow
+            key={finding.key}
+            finding={finding}
+            build={build}
+            system={system}
+            isOneOfSeveral={findings.some(
+              (other) => other !== finding && other.code === finding.code && other.items[0] !== finding.items[0],
+            )}
+          />
         ))}
       </ul>
     </section>
@@ -44,14 +53,19 @@ function FindingRow({
   finding,
   build,
   system,
+  isOneOfSeveral,
 }: {
   readonly finding: Finding;
   readonly build: Build;
   readonly system: UnitSystem;
+  /** Other parts have the like: say which one this is about. */
+  readonly isOneOfSeveral: boolean;
 }) {
-  const { title, figure, why } = findingWords(finding, build, system);
+  const words = findingWords(finding, build, system);
+  const { figure, why } = words;
+  const about = finding.items[0];
+  const title = isOneOfSeveral && about ? `${words.title} (${partTitle(itemOf(build, about).part)})` : words.title;
   const { icon: Icon, look, word } = MARKS[finding.severity];
-  const first = finding.items[0];
   if (finding.severity === 'good') {
     return (
       <li data-severity="good">
@@ -74,8 +88,8 @@ function FindingRow({
         <Icon aria-hidden size={15} /> {SEVERITY_WORDS[finding.severity]}
       </p>
       <p className="leading-snug font-semibold">
-        {first ? (
-          <button type="button" className="text-left underline-offset-4 hover:underline" onClick={() => pick(first)}>
+        {about ? (
+          <button type="button" className="text-left underline-offset-4 hover:underline" onClick={() => pick(about)}>
             {title}
           </button>
         ) : (

@@ -3,7 +3,7 @@
 import { applyEdits } from '@/core/lure/edit';
 import { legsTogether, stepItem } from '@/core/lure/editing';
 import type { Build, End, Item, Lure, WireEnd } from '@/core/lure/lure';
-import { showLengthBoth, type UnitSystem } from '@/core/units/write';
+import { showLength, type UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
@@ -164,7 +164,7 @@ function WireDetails({
         {end === null ? 'The wire' : end === 'nose' ? 'Line tie loop' : 'Tail loop'}
       </h2>
       <p className="text-sm text-ink-soft">
-        {carrier.wire.name} ({showLengthBoth(carrier.wire.diameterM, system)})
+        {carrier.wire.name}, {showLength(carrier.wire.diameterM, system === 'metric' ? 'trade' : 'metric')}
       </p>
       <QuantityField
         label="Free room along the wire"
