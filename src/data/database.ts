@@ -1,5 +1,6 @@
 /** The one database: lures with their history, and settings. Nothing else in the app touches storage. */
 import Dexie, { type EntityTable } from 'dexie';
+import { StorageError } from './failure';
 
 /** As stored: not trusted until parsed. `rev` rises by one with every write. */
 export interface StoredLure {
@@ -14,7 +15,10 @@ export interface StoredSetting {
   value: unknown;
 }
 
-export const DATABASE_NAME = 'mazurka';
+const DATABASE_NAME = 'mazurka';
+const SCHEMA_VERSION = 1;
+/** Dexie keeps ten steps of the browser's own version number for each of its own. */
+const STEPS_PER_VERSION = 10;
 
 export class MazurkaDatabase extends Dexie {
   lures!: EntityTable<StoredLure, 'id'>;
@@ -22,6 +26,20 @@ export class MazurkaDatabase extends Dexie {
 
   constructor(name = DATABASE_NAME) {
     super(name);
-    this.version(1).stores({ lures: 'id, changedAt', settings: 'key' });
+    this.version(SCHEMA_VERSION).stores({ lures: 'id, changedAt', settings: 'key' });
+  }
+
+  /** Opens if needed. @throws StorageError `blocked` while another tab holds an older version open, `newerVersion` for a later schema. */
+  async openChecked(): Promise<void> {
+    if (!this.isOpen()) {
+      await new Promise<void>((resolve, reject) => {
+        const onBlocked = () => reject(new StorageError({ code: 'blocked' }));
+        this.on('blocked', onBlocked);
+        this.open()
+          .then(() => resolve(), reject)
+          .finally(() => this.on.blocked.unsubscribe(onBlocked));
+      });
+    }
+    if (this.backendDB().version > SCHEMA_VERSION * STEPS_PER_VERSION) throw new StorageError({ code: 'newerVersion' });
   }
 }

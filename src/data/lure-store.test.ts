@@ -116,9 +116,11 @@ describe('lures in storage', () => {
     expect(value(await store.read(HOVNA))).toEqual(lure);
     expect(value(await store.save(lure)).rev).toBe(lure.rev + 1);
     database.close();
-    expect(await store.read(HOVNA)).toMatchObject({ ok: false, failure: { code: 'closed' } });
+    // A connection that the browser closed is opened again for the next deed.
+    expect(value(await store.read(HOVNA)).history).toEqual(lure.history);
 
     const named = (name: string) => toFailure(Object.assign(new Error(name), { name }));
+    expect(named('DatabaseClosedError')).toEqual({ code: 'closed' });
     expect(named('VersionError')).toEqual({ code: 'newerVersion' });
     expect(named('MissingAPIError')).toEqual({ code: 'unavailable' });
     const wrapped = Object.assign(new Error('aborted'), {
@@ -129,21 +131,41 @@ describe('lures in storage', () => {
     expect(storageFailureWords(toFailure('odd'))).toMatch(/odd/);
   });
 
-  it('a database of a later version is told as such, not opened and not harmed', async () => {
-    const { name, database } = open();
-    await database.open();
-    database.close();
-    await new Promise<void>((resolve, reject) => {
-      const request = indexedDB.open(name, 9999);
-      request.onsuccess = () => {
-        request.result.close();
-        resolve();
-      };
-      request.onerror = () => reject(new Error('cannot raise the version'));
+  /** Opens the raw database at a version and leaves it open, as another tab would. */
+  function rawOpen(name: string, version: number): Promise<IDBDatabase> {
+    return new Promise((resolve, reject) => {
+      const request = indexedDB.open(name, version);
+      request.onupgradeneeded = () => undefined;
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(new Error('cannot open'));
     });
-    const read = await open(name).store.read(HOVNA);
-    expect(read.ok).toBe(false);
-    if (!read.ok) expect(['newerVersion', 'gone']).toContain(read.failure.code);
+  }
+
+  it('a database of a later version is told as such, and is not written to', async () => {
+    const { name, database, store } = open();
+    value(await store.seed(DEMO_LURES));
+    database.close();
+    (await rawOpen(name, 9999)).close();
+    const later = open(name).store;
+    expect(await later.read(HOVNA)).toEqual({ ok: false, failure: { code: 'newerVersion' } });
+    expect(await later.add(demoLure('hovna-lantern'))).toEqual({ ok: false, failure: { code: 'newerVersion' } });
+    const raw = await rawOpen(name, 9999);
+    const count = await new Promise((resolve) => {
+      const request = raw.transaction('lures').objectStore('lures').count();
+      request.onsuccess = () => resolve(request.result);
+    });
+    raw.close();
+    expect(count).toBe(DEMO_LURES.length);
+  });
+
+  it('an older version held open by another tab is told as blocked, and works once it is let go', async () => {
+    const name = `test-${++names}`;
+    const held = await rawOpen(name, 1);
+    const { store } = open(name);
+    expect(await store.seed(DEMO_LURES)).toEqual({ ok: false, failure: { code: 'blocked' } });
+    held.close();
+    value(await store.seed(DEMO_LURES));
+    expect(value(await store.list()).lures).toHaveLength(DEMO_LURES.length);
   });
 
   it('give a lure a free id, and put back what was taken away', async () => {

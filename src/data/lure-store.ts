@@ -37,7 +37,7 @@ export class LureStore {
   /** Puts the starting lures in once, on the first visit; later visits find what the user made of them. */
   seed(lures: readonly Lure[]): Promise<Stored<void>> {
     const { database } = this;
-    return guarded(() =>
+    return this.guarded(() =>
       database.transaction('rw', database.lures, database.settings, async () => {
         if (await database.settings.get(SEEDED_KEY)) return;
         const at = this.now();
@@ -52,7 +52,7 @@ export class LureStore {
 
   /** Every readable lure, last changed first; damaged records are named, not dropped. */
   list(): Promise<Stored<{ lures: Lure[]; damaged: string[] }>> {
-    return guarded(async () => {
+    return this.guarded(async () => {
       const rows = await this.database.lures.orderBy('changedAt').reverse().toArray();
       const lures: Lure[] = [];
       const damaged: string[] = [];
@@ -66,13 +66,13 @@ export class LureStore {
   }
 
   read(id: LureId): Promise<Stored<OpenLure>> {
-    return guarded(async () => parseRow(await this.database.lures.get(id), id));
+    return this.guarded(async () => parseRow(await this.database.lures.get(id), id));
   }
 
   /** Adds a lure under a free id made from its name; the lure comes back as stored. */
   add(lure: Lure): Promise<Stored<Lure>> {
     const { database } = this;
-    return guarded(() =>
+    return this.guarded(() =>
       database.transaction('rw', database.lures, async () => {
         const taken = new Set(await database.lures.toCollection().primaryKeys());
         const stored = { ...lure, id: freeId(lure.id, taken) };
@@ -85,7 +85,7 @@ export class LureStore {
   /** Takes a lure away and hands back its record, so that it can be put back. */
   remove(id: LureId): Promise<Stored<StoredLure | null>> {
     const { database } = this;
-    return guarded(() =>
+    return this.guarded(() =>
       database.transaction('rw', database.lures, async () => {
         const row = await database.lures.get(id);
         await database.lures.delete(id);
@@ -95,7 +95,7 @@ export class LureStore {
   }
 
   putBack(row: StoredLure): Promise<Stored<void>> {
-    return guarded(async () => {
+    return this.guarded(async () => {
       await this.database.lures.put(row);
     });
   }
@@ -104,7 +104,7 @@ export class LureStore {
   perform(based: OpenLure, deed: Deed): Promise<Stored<PerformResult>> {
     const { database } = this;
     const id = based.history.lure.id;
-    return guarded(() =>
+    return this.guarded(() =>
       database.transaction('rw', database.lures, async (): Promise<PerformResult> => {
         const row = await database.lures.get(id);
         const onOthersWork = row !== undefined && row.rev !== based.rev;
@@ -122,7 +122,7 @@ export class LureStore {
   save(open: OpenLure): Promise<Stored<OpenLure>> {
     const { database } = this;
     const { id } = open.history.lure;
-    return guarded(() =>
+    return this.guarded(() =>
       database.transaction('rw', database.lures, async () => {
         const row = await database.lures.get(id);
         const rev = Math.max(row?.rev ?? 0, open.rev) + 1;
@@ -130,6 +130,15 @@ export class LureStore {
         return { ...open, rev };
       }),
     );
+  }
+
+  private async guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
+    try {
+      await this.database.openChecked();
+      return { ok: true, value: await work() };
+    } catch (error) {
+      return { ok: false, failure: toFailure(error) };
+    }
   }
 
   /** Calls back with the revision each time the record changes, in this tab or another. */
@@ -148,14 +157,6 @@ export class LureStore {
       error: () => undefined,
     });
     return () => subscription.unsubscribe();
-  }
-}
-
-async function guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
-  try {
-    return { ok: true, value: await work() };
-  } catch (error) {
-    return { ok: false, failure: toFailure(error) };
   }
 }
 
