@@ -62,6 +62,7 @@ export function Bench() {
     };
   }, []);
   useNotices();
+  useUnsavedGuard();
   return (
     <>
       {history ? <OpenBench history={history} isDark={isDark} /> : <Opening />}
@@ -78,6 +79,17 @@ function Opening() {
       </p>
     </main>
   );
+}
+
+/** The browser asks before a page with unsaved work goes away. */
+function useUnsavedGuard() {
+  const isUnsaved = useBench((state) => state.saving.state === 'failed');
+  useEffect(() => {
+    if (!isUnsaved) return;
+    const onLeave = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', onLeave);
+    return () => window.removeEventListener('beforeunload', onLeave);
+  }, [isUnsaved]);
 }
 
 function useNotices() {

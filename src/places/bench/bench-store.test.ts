@@ -123,6 +123,10 @@ describe('the open lure', () => {
     await vi.waitFor(() => expect(state().saving).toEqual({ state: 'failed', failure: { code: 'full' } }));
     rename('Kept still');
     expect(lure().name).toBe('Kept still');
+    const other = DEMO_LURES[1];
+    if (other) await openLure(other.id);
+    expect(lure().name).toBe('Kept still');
+    expect(state().notice?.text).toMatch(/not saved, so it stays/);
     full.mockRestore();
     await saveWhole();
     await saved();

@@ -54,6 +54,10 @@ const { setState, getState } = useBench;
 let stored: OpenLure | null = null;
 let waiting: Deed[] = [];
 let isWriting = false;
+/** The highest revision of the open lure seen in storage, whoever wrote it. */
+let seenRev = 0;
+/** Settings on their way to storage: what comes back meanwhile is older than what is shown. */
+let settingsOnTheWay = 0;
 let stopWatching: () => void = () => undefined;
 
 export async function startBench(wanted: string | null): Promise<() => void> {
@@ -70,7 +74,10 @@ export async function startBench(wanted: string | null): Promise<() => void> {
   const first = ids.map((id) => all.find((lure) => lure.id === id)).find((lure) => lure !== undefined) ?? all[0];
   if (first) await openLure(first.id);
   else showWithoutStorage(null);
-  const stops = [lures.watchList(() => void refreshList()), settings.watch((value) => setState({ settings: value }))];
+  const stops = [
+    lures.watchList(() => void refreshList()),
+    settings.watch((value) => settingsOnTheWay === 0 && setState({ settings: value })),
+  ];
   return () => {
     stopWatching();
     for (const stop of stops) stop();
@@ -101,19 +108,23 @@ async function refreshList() {
 }
 
 export async function openLure(id: LureId) {
-  await settle();
+  if (!(await isSafe())) return;
   const read = await stores().lures.read(id);
   if (!read.ok) {
     tell('trouble', storageFailureWords(read.failure));
     return;
   }
   stored = read.value;
+  seenRev = stored.rev;
   waiting = [];
   setState({ history: read.value.history, picked: firstBlade(read.value.history.lure), saving: { state: 'saved' } });
   changeSettings({ lastLure: id });
   window.history.replaceState(null, '', `?lure=${id}`);
   stopWatching();
-  stopWatching = stores().lures.watchRevision(id, (rev) => void adopt(id, rev));
+  stopWatching = stores().lures.watchRevision(id, (rev) => {
+    seenRev = rev;
+    void adopt(id);
+  });
 }
 
 /** A lure opens with its blade picked: what most people come to change. */
@@ -122,9 +133,9 @@ function firstBlade({ build }: Lure): Pick | null {
 }
 
 /** Another tab wrote: take its lure over, unless own work is still on its way. */
-async function adopt(id: LureId, rev: number) {
+async function adopt(id: LureId) {
   const isIdle = !isWriting && waiting.length === 0 && getState().saving.state === 'saved';
-  if (!isIdle || !stored || rev <= stored.rev || stored.history.lure.id !== id) return;
+  if (!isIdle || !stored || seenRev <= stored.rev || stored.history.lure.id !== id) return;
   const read = await stores().lures.read(id);
   if (!read.ok || isWriting || waiting.length > 0 || stored.history.lure.id !== id || read.value.rev <= stored.rev)
     return;
@@ -186,6 +197,8 @@ async function write() {
     if (waiting.length === 0) setState({ saving: { state: 'saved' } });
   }
   isWriting = false;
+  // Another tab may have written while this one was at it.
+  if (stored) void adopt(stored.history.lure.id);
 }
 
 /** Shows what storage holds with the waiting deeds on top. */
@@ -220,6 +233,15 @@ async function settle() {
   while (isWriting) await new Promise((resolve) => setTimeout(resolve, 5));
 }
 
+/** True when the open lure is in storage, so that another may take its place; else says why not. */
+async function isSafe(): Promise<boolean> {
+  await settle();
+  if (getState().saving.state === 'failed') await saveWhole();
+  if (getState().saving.state !== 'failed') return true;
+  tell('trouble', 'The lure here is not saved, so it stays. Export it first, or try again to save it.');
+  return false;
+}
+
 export function pick(picked: Pick | null) {
   setState({ picked });
 }
@@ -227,7 +249,10 @@ export function pick(picked: Pick | null) {
 export function changeSettings(changes: Partial<Settings>) {
   const settings = { ...getState().settings, ...changes };
   setState({ settings });
-  void stores().settings.write(settings);
+  settingsOnTheWay++;
+  void stores()
+    .settings.write(settings)
+    .finally(() => settingsOnTheWay--);
 }
 
 export function tell(tone: Notice['tone'], text: string) {
@@ -261,25 +286,26 @@ export async function importLureText(text: string) {
     tell('news', `${lure.name} is here already, the same to the last part.`);
     return;
   }
-  await addAndOpen(lure);
-  tell('news', here ? `${lure.name} was imported beside the one already here.` : `${lure.name} was imported.`);
+  if (await addAndOpen(lure))
+    tell('news', here ? `${lure.name} was imported beside the one already here.` : `${lure.name} was imported.`);
 }
 
-async function addAndOpen(lure: Lure) {
+async function addAndOpen(lure: Lure): Promise<boolean> {
+  if (!(await isSafe())) return false;
   const added = await stores().lures.add(lure);
   if (!added.ok) {
     tell('trouble', storageFailureWords(added.failure));
-    return;
+    return false;
   }
   await refreshList();
   await openLure(added.value.id);
+  return true;
 }
 
 /** Takes the open lure away; it can be put back from the notice that tells of it. */
 export async function removeOpenLure(): Promise<(() => Promise<void>) | null> {
   const lure = getState().history?.lure;
-  if (!lure) return null;
-  await settle();
+  if (!lure || !(await isSafe())) return null;
   const removed = await stores().lures.remove(lure.id);
   if (!removed.ok || !removed.value) {
     if (!removed.ok) tell('trouble', storageFailureWords(removed.failure));
