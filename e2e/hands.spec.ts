@@ -105,6 +105,31 @@ test.describe('by touch, at 390 px', () => {
     }
     await axe(page);
   });
+
+  test('a part is held and dragged along the string with a finger', async ({ bench, page, context }) => {
+    await bench.open();
+    const [from, to] = [
+      await bench.unit('Glass bead').boundingBox(),
+      await bench.unit('Faceted glass bead').boundingBox(),
+    ];
+    if (!from || !to) throw new Error('both are on the page');
+    const finger = await context.newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', x = 0, y = 0) =>
+      finger.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+    const y = from.y + from.height / 2;
+    const [start, end] = [from.x + from.width / 2, to.x + to.width / 2 + 6];
+    await touch('touchStart', start, y);
+    await page.waitForTimeout(350);
+    for (let n = 1; n <= 12; n++) await touch('touchMove', start + ((end - start) * n) / 12, y);
+    await page.waitForTimeout(150);
+    await touch('touchEnd');
+    await expect
+      .poll(async () => {
+        const order = await bench.order();
+        return order.indexOf('Glass bead') - order.indexOf('Faceted glass bead');
+      })
+      .toBe(1);
+  });
 });
 
 test('axe finds nothing: light, dark, with a fault, with the picker open', async ({ bench, page }) => {

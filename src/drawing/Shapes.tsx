@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Paint } from './paint';
-import type { Shape } from './part-shapes';
+import type { Shape } from './shape';
 
 /** Shapes as SVG paths. Paints are named by what they are, so the same one is defined once per drawing. */
 export const Shapes = memo(function Shapes({ shapes }: { readonly shapes: readonly Shape[] }) {

@@ -7,12 +7,13 @@ import { PATTERNS } from '../core/parts/blade-pattern';
 import { chordRatio, hollowDepth } from '../core/parts/outline';
 import type { Blade, Finish } from '../core/parts/part';
 import { darker, lighter, mix } from './colour';
-import { scatter, type Point } from './path';
+import { polygon, scatter, type Point } from './path';
+import type { Shape } from './shape';
 
 const MM = 1000;
 /** Facets along and across: enough to look round, few enough to move sixty times a second. */
 const MOVING = { along: 16, across: 8 } as const;
-export const STILL = { along: 24, across: 14 } as const;
+const STILL = { along: 24, across: 14 } as const;
 const LIGHT = unit([-0.3, 0.75, 0.6]);
 const GLINT = unit([LIGHT[0], LIGHT[1], LIGHT[2] + 1]);
 
@@ -71,6 +72,23 @@ export function bladeMesh(blade: Blade, { along, across }: { along: number; acro
     return [holeRadius * Math.cos(angle), holeRadius * Math.sin(angle), 0.15];
   });
   return { blade, corners, facets, hole };
+}
+
+/** A blade looked at square on its front, its root end at x = 0. */
+export function faceOnShapes(blade: Blade): Shape[] {
+  const pose: BladePose = {
+    holeMm: blade.holeOffsetM * MM,
+    dropMm: 0,
+    spreadRad: 0,
+    setAngleRad: 0,
+    azimuthRad: Math.PI / 2,
+    flipped: false,
+  };
+  const { facets, hole } = poseBlade(bladeMesh(blade, STILL), pose);
+  return [
+    ...facets.map(({ points, fill }) => ({ d: polygon(points), fill, stroke: fill, strokeWidth: 0.4 })),
+    { d: polygon(hole), fill: '#e8ece9', stroke: '#3c4442', strokeWidth: 0.15 },
+  ];
 }
 
 /** As seen from the side, y down. */

@@ -12,7 +12,8 @@ import { bladeMesh, poseBlade, type BladePose } from './blade-mesh';
 import { mix } from './colour';
 import { drawElevation } from './elevation';
 import { paintOf } from './paint';
-import { portrait, type Shape } from './part-shapes';
+import { portrait } from './portrait';
+import type { Shape } from './shape';
 import { curve, polygon, scatter } from './path';
 import { stageView } from './stage-view';
 

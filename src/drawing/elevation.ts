@@ -5,7 +5,9 @@ import type { Layout, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/lay
 import type { Build, End, ItemId } from '../core/lure/lure';
 import { darker, lighter } from './colour';
 import { paintOf } from './paint';
-import { boredShapes, dressingShapes, hookShapes, ringShapes, type Shape } from './part-shapes';
+import { faceOnShapes } from './blade-mesh';
+import { boredShapes, dressingShapes, hookShapes, ringShapes } from './part-shapes';
+import type { Shape } from './shape';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
 /** What can be picked on the drawing and on the string. */
@@ -119,6 +121,8 @@ function drawOff({ item, x0M, x1M, forward }: PlacedOff): DrawnThing {
       return thing(item.id, x0M, x1M, part.gapM, hookShapes(part), forward);
     case 'dressing':
       return thing(item.id, x0M, x1M, part.bulkM / 2, dressingShapes(part), forward);
+    case 'blade':
+      return thing(item.id, x0M, x1M, part.widthM / 2, faceOnShapes(part), forward);
     default:
       return isBored(part)
         ? thing(item.id, x0M, x1M, item.part.kind === 'bell' ? 0.005 : 0.003, boredShapes(part, item.flipped))
