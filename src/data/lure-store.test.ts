@@ -90,6 +90,21 @@ describe('lures in storage', () => {
     stop();
   });
 
+  it('what one tab could not save is kept beside what another wrote meanwhile', async () => {
+    const { store } = open();
+    value(await store.seed(DEMO_LURES));
+    const mine = value(await store.read(HOVNA));
+    value(await store.perform(mine, rename('Theirs')));
+    const unsaved = { ...mine, history: { ...mine.history, lure: { ...mine.history.lure, name: 'Mine' } } };
+    const saved = value(await store.save(unsaved));
+    expect(saved).toMatchObject({
+      isBeside: true,
+      open: { history: { lure: { id: 'hovna-lantern-2', name: 'Mine' } } },
+    });
+    expect(value(await store.read(HOVNA)).history.lure.name).toBe('Theirs');
+    expect(value(await store.read(saved.open.history.lure.id))).toEqual(saved.open);
+  });
+
   it('a damaged record is named and left as it is; the others are in order', async () => {
     const { store, database } = open();
     value(await store.seed(DEMO_LURES));
@@ -114,7 +129,7 @@ describe('lures in storage', () => {
     expect(await store.perform(lure, rename('Lost?'))).toMatchObject({ ok: false, failure: { code: 'full' } });
     full.mockRestore();
     expect(value(await store.read(HOVNA))).toEqual(lure);
-    expect(value(await store.save(lure)).rev).toBe(lure.rev + 1);
+    expect(value(await store.save(lure))).toMatchObject({ isBeside: false, open: { rev: lure.rev + 1 } });
     database.close();
     // A connection that the browser closed is opened again for the next deed.
     expect(value(await store.read(HOVNA)).history).toEqual(lure.history);

@@ -118,16 +118,22 @@ export class LureStore {
     );
   }
 
-  /** Writes an open lure as it stands in memory: what is left to do after a failure is mended. */
-  save(open: OpenLure): Promise<Stored<OpenLure>> {
+  /**
+   * Writes an open lure as it stands in memory: what is left to do after a failure is mended. When another tab wrote
+   * meanwhile, neither work is overwritten: this one is kept beside it as a lure of its own.
+   */
+  save(open: OpenLure): Promise<Stored<{ readonly open: OpenLure; readonly isBeside: boolean }>> {
     const { database } = this;
-    const { id } = open.history.lure;
+    const { lure } = open.history;
     return this.guarded(() =>
       database.transaction('rw', database.lures, async () => {
-        const row = await database.lures.get(id);
-        const rev = Math.max(row?.rev ?? 0, open.rev) + 1;
-        await database.lures.put({ id, rev, changedAt: this.now(), history: open.history });
-        return { ...open, rev };
+        const row = await database.lures.get(lure.id);
+        const isBeside = row !== undefined && row.rev !== open.rev;
+        const taken = isBeside ? new Set(await database.lures.toCollection().primaryKeys()) : new Set<string>();
+        const kept = isBeside ? { ...lure, id: freeId(lure.id, taken) } : lure;
+        const saved = { history: { ...open.history, lure: kept }, rev: isBeside ? 1 : open.rev + 1 };
+        await database.lures.put({ id: kept.id, rev: saved.rev, changedAt: this.now(), history: saved.history });
+        return { open: saved, isBeside };
       }),
     );
   }

@@ -58,6 +58,8 @@ let isWriting = false;
 let seenRev = 0;
 /** Settings on their way to storage: what comes back meanwhile is older than what is shown. */
 let settingsOnTheWay = 0;
+/** Damaged records are told of once, not at every change. */
+let toldDamaged = '';
 let stopWatching: () => void = () => undefined;
 
 export async function startBench(wanted: string | null): Promise<() => void> {
@@ -102,9 +104,11 @@ async function refreshList() {
   const list = await stores().lures.list();
   if (!list.ok) return;
   setState({ lures: list.value.lures });
-  if (list.value.damaged.length > 0) {
-    tell('trouble', `Damaged and left as they are: ${list.value.damaged.join(', ')}. The other lures are in order.`);
+  const damaged = list.value.damaged.join(', ');
+  if (damaged !== toldDamaged && damaged !== '') {
+    tell('trouble', `Damaged and left as they are: ${damaged}. The other lures are in order.`);
   }
+  toldDamaged = damaged;
 }
 
 export async function openLure(id: LureId) {
@@ -115,12 +119,17 @@ export async function openLure(id: LureId) {
     return;
   }
   stored = read.value;
-  seenRev = stored.rev;
   waiting = [];
   setState({ history: read.value.history, picked: firstBlade(read.value.history.lure), saving: { state: 'saved' } });
+  watch(id);
+}
+
+/** Makes this the lure of the page's address and of the next visit, and follows it in storage. */
+function watch(id: LureId) {
   changeSettings({ lastLure: id });
   window.history.replaceState(null, '', `?lure=${id}`);
   stopWatching();
+  seenRev = stored?.rev ?? 0;
   stopWatching = stores().lures.watchRevision(id, (rev) => {
     seenRev = rev;
     void adopt(id);
@@ -223,8 +232,16 @@ export async function saveWhole() {
     setState({ saving: { state: 'failed', failure: saved.failure } });
     return;
   }
-  stored = saved.value;
-  if (getState().history !== history) return saveWhole();
+  const { open, isBeside } = saved.value;
+  const current = getState().history ?? open.history;
+  stored = open;
+  if (isBeside) {
+    const { id } = open.history.lure;
+    setState({ history: { ...current, lure: { ...current.lure, id } } });
+    watch(id);
+    tell('news', 'Another tab changed this lure meanwhile. Yours is kept beside it as a lure of its own.');
+  }
+  if (current !== history) return saveWhole();
   setState({ saving: { state: 'saved' } });
 }
 
