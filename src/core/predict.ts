@@ -5,7 +5,13 @@
  * down alone and the answer solved afresh; on each side the three ratios add as the root of their squares. A test holds
  * this against random draws of all three together.
  */
-import { spinBlade, referenceCoefficients, COEFFICIENT_SPREAD, type ReferenceCoefficients } from './hydro/spin-blade';
+import {
+  bladeCoefficients,
+  spinBlade,
+  referenceCoefficients,
+  COEFFICIENT_SPREAD,
+  type ReferenceCoefficients,
+} from './hydro/spin-blade';
 import { steadySpin, type SpinOutcome, type Turning } from './hydro/spin';
 import { wakeDeficit } from './hydro/wake';
 import { waterDensity, type Water } from './hydro/water';
@@ -59,8 +65,11 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
   const ahead: { seat: SpinSeat; outcomes: readonly SpinOutcome[] }[] = [];
   for (const seat of seats) {
     const localSpeeds = speedsMps.map((speed, i) => speed * passedBy(ahead, seat, i));
-    const solve = (coefficients: ReferenceCoefficients) =>
-      steadySpin(spinBlade(seat.blade, density, coefficients), seat.bearing, density, localSpeeds);
+    const blade = spinBlade(seat.blade, density);
+    const solve = (reference: ReferenceCoefficients) => {
+      const coefficients = bladeCoefficients(seat.blade, reference);
+      return steadySpin({ ...blade, coefficients }, seat.bearing, density, localSpeeds);
+    };
     const nominal = referenceCoefficients(seat.blade.pattern);
     const outcomes = solve(nominal);
     const disturbed = COEFFICIENT_KEYS.map((key) => ({

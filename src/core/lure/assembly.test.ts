@@ -16,9 +16,9 @@ import { structureProblem } from './structure';
 function someEdit(lure: Lure, [which, a, b]: readonly [number, number, number]): Edit[] {
   const { build } = lure;
   const items = Object.values(build.items);
-  const any = <T>(list: readonly T[], n: number) => list[n % Math.max(list.length, 1)];
-  const item = any(items, a);
-  const catalogued = any(CATALOGUE, b) ?? part('bead-brass-3');
+  const anyOf = <T>(list: readonly T[], n: number) => list[n % Math.max(list.length, 1)];
+  const item = anyOf(items, a);
+  const catalogued = anyOf(CATALOGUE, b) ?? part('bead-brass-3');
   const seats: Exclude<Seat, { on: 'strand' }>[] = [
     TAIL,
     { on: 'end', end: 'nose' },
@@ -38,9 +38,9 @@ function someEdit(lure: Lure, [which, a, b]: readonly [number, number, number]):
         ? [{ kind: 'adjust', item: item.id, changes: { flipped: !item.flipped, cutLengthM: (1 + (b % 20)) / 1000 } }]
         : [];
     case 5:
-      return [seatPart(build, catalogued, any(seats, a) ?? TAIL)];
+      return [seatPart(build, catalogued, anyOf(seats, a) ?? TAIL)];
     case 6:
-      return item ? [{ kind: 'reseat', item: item.id, seat: any(seats, b) ?? TAIL }] : [];
+      return item ? [{ kind: 'reseat', item: item.id, seat: anyOf(seats, b) ?? TAIL }] : [];
     case 7:
       return [
         {
