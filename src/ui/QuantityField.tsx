@@ -3,7 +3,7 @@
 import { useId, useState } from 'react';
 import { readQuantity } from '@/core/units/read';
 import { UNITS, type QuantityKind, type UnitId } from '@/core/units/quantity';
-import { writeExact } from '@/core/units/write';
+import { inUnit, writeExact } from '@/core/units/write';
 import { readingProblemWords } from '@/words/problem-words';
 
 export interface QuantityFieldProps {
@@ -78,6 +78,5 @@ function readable(si: number, unit: UnitId): string {
   const exact = writeExact(si, unit);
   const isShort = exact.length <= 10 && !/\d{3,}\//.test(exact);
   if (isShort) return exact;
-  const { factor, offset, symbol } = UNITS[unit];
-  return `${Number((si / factor.valueOf() - offset.valueOf()).toPrecision(5))} ${symbol}`;
+  return `${Number(inUnit(si, unit).toPrecision(5))} ${UNITS[unit].symbol}`;
 }

@@ -4,7 +4,7 @@ import type { LureFileProblem } from '../core/lure/lure-file';
 import { UNITS, type QuantityKind } from '../core/units/quantity';
 import type { ReadingProblem } from '../core/units/read';
 import type { TradeScale, TradeSizeProblem } from '../core/units/trade-size';
-import { writeExact } from '../core/units/write';
+import { inUnit, writeExact } from '../core/units/write';
 import { refusalWords } from './finding-words';
 
 const EXAMPLES: Readonly<Record<QuantityKind, string>> = {
@@ -46,9 +46,8 @@ export function readingProblemWords(problem: ReadingProblem): string {
 
 function roughly(si: number, unit: keyof typeof UNITS): string {
   if (Math.abs(si) >= Number.MAX_VALUE || !Number.isFinite(si)) return 'any amount';
-  const { factor, offset, symbol } = UNITS[unit];
-  const value = si / factor.valueOf() - offset.valueOf();
-  return Number.isInteger(value) ? writeExact(si, unit) : `${Number(value.toPrecision(3))} ${symbol}`;
+  const value = inUnit(si, unit);
+  return Number.isInteger(value) ? writeExact(si, unit) : `${Number(value.toPrecision(3))} ${UNITS[unit].symbol}`;
 }
 
 export function tradeSizeProblemWords(problem: TradeSizeProblem): string {

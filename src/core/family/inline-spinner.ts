@@ -2,11 +2,10 @@
 import { partsOfKind } from '../parts/catalogue';
 import type { Finding } from '../lure/finding';
 import { layOut, trailingHooks } from '../lure/layout';
-import type { Lure, LureId, WireEnd } from '../lure/lure';
+import { USUAL_LOOP, type Lure, type LureId } from '../lure/lure';
 import { spinSeats } from '../lure/spin-seats';
 
 const USUAL_WIRE_M = 0.0009;
-const USUAL_LOOP: WireEnd = { form: 'wrappedLoop', insideDiameterM: 0.0032, turns: 1, wraps: 3, tagM: 0.012 };
 
 export const inlineSpinner = {
   name: 'Inline spinner',

@@ -65,6 +65,9 @@ export const wireEndSchema = z.discriminatedUnion('form', [
 ]);
 export type WireEnd = z.infer<typeof wireEndSchema>;
 
+/** The loop a builder rolls without being told otherwise: takes a #2 ring and a snap. */
+export const USUAL_LOOP: WireEnd = { form: 'wrappedLoop', insideDiameterM: 0.0032, turns: 1, wraps: 3, tagM: 0.012 };
+
 /** A straight wire. `freeRoomM` is the play left between the stack and the nose wraps. */
 export const carrierSchema = z.strictObject({
   kind: z.literal('straightWire'),

@@ -26,13 +26,13 @@ export function writeExact(si: number, unitId: UnitId): string {
     return reading.ok && reading.si === si;
   };
   // The double's shortest decimal stands for it exactly enough: reading it gives the same double.
-  const inUnit = new Fraction(String(si)).div(unit.factor).sub(unit.offset);
+  const exact = new Fraction(String(si)).div(unit.factor).sub(unit.offset);
   if (unitId === 'in' || unitId === 'oz') {
-    const text = `${fractionText(inUnit.valueOf())} ${unit.symbol}`;
+    const text = `${fractionText(exact.valueOf())} ${unit.symbol}`;
     if (reads(text)) return text;
   }
   for (let digits = 1; digits <= MOST_DIGITS; digits++) {
-    const text = `${decimalOf(inUnit, digits)} ${unit.symbol}`;
+    const text = `${decimalOf(exact, digits)} ${unit.symbol}`;
     if (reads(text)) return text;
   }
   throw new RangeError(`writeExact: ${si} needs more than ${MOST_DIGITS} digits in ${unitId}`);
@@ -91,7 +91,13 @@ export function pullInWeight(massKg: number, system: UnitSystem): { readonly num
     : { number: decimalText(massKg / UNITS.oz.factor.valueOf(), 2), unit: 'oz' };
 }
 
+/** An SI value as a number in a unit, as a double: for showing, not for keeping. */
+export function inUnit(si: number, unitId: UnitId): number {
+  const { factor, offset } = UNITS[unitId];
+  return si / factor.valueOf() - offset.valueOf();
+}
+
 /** A speed through the water in the chosen unit. */
 export function showSpeed(speedMps: number, unitId: 'mps' | 'kmh' | 'mph'): string {
-  return `${decimalText(speedMps / UNITS[unitId].factor.valueOf(), 2)} ${UNITS[unitId].symbol}`;
+  return `${decimalText(inUnit(speedMps, unitId), 2)} ${UNITS[unitId].symbol}`;
 }

@@ -2,7 +2,7 @@
 
 import { applyEdits } from '@/core/lure/edit';
 import { legsTogether, stepItem } from '@/core/lure/editing';
-import type { Build, End, Item, Lure, WireEnd } from '@/core/lure/lure';
+import { USUAL_LOOP, type Build, type End, type Item, type Lure, type WireEnd } from '@/core/lure/lure';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
@@ -183,11 +183,7 @@ function WireDetails({
 function LoopFields({ end, form, unit }: { readonly end: End; readonly form: WireEnd; readonly unit: 'mm' | 'in' }) {
   const set = (next: WireEnd) => change('loop', [{ kind: 'carrier', changes: { [end]: next } }]);
   if (form.form === 'plain') {
-    return (
-      <Button onClick={() => set({ form: 'wrappedLoop', insideDiameterM: 0.0032, turns: 1, wraps: 3, tagM: 0.012 })}>
-        Form a wrapped loop
-      </Button>
-    );
+    return <Button onClick={() => set(USUAL_LOOP)}>Form a wrapped loop</Button>;
   }
   return (
     <>

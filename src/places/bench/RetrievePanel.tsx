@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useId } from 'react';
 import type { BladePredictions } from '@/core/predict';
 import type { Build } from '@/core/lure/lure';
-import { decimalText, type UnitSystem } from '@/core/units/write';
+import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
 import type { Retrieve } from '@/data/settings-store';
 import { QuantityField } from '@/ui/QuantityField';
 import { changeSettings, useBench } from './bench-store';
@@ -119,5 +119,5 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
 }
 
 function speedText({ by, speedMps }: Retrieve): string {
-  return decimalText(speedMps * { reel: 1, mps: 1, kmh: 3.6, mph: 1 / 0.44704 }[by], 2);
+  return decimalText(inUnit(speedMps, by === 'reel' ? 'mps' : by), 2);
 }
