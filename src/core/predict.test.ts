@@ -4,7 +4,7 @@ import { DEMO_LURES } from '@/demo/scenario';
 import { COEFFICIENT_SPREAD, referenceCoefficients, spinBlade } from './hydro/spin-blade';
 import { steadySpin } from './hydro/spin';
 import { LAKE_WATER, waterDensity } from './hydro/water';
-import { spinSeats } from './lure/spin-seats';
+import { spinners, spinSeats } from './lure/spin-seats';
 import { predict, type TurningPrediction } from './predict';
 
 function turning(slug: string, speedMps: number): TurningPrediction {
@@ -52,7 +52,8 @@ describe('one door', () => {
       const { build } = demoLure(slug);
       const density = waterDensity(LAKE_WATER);
       const [seat] = spinSeats(build);
-      if (!seat) throw new Error('a demo lure has a turning blade');
+      const [spinner] = spinners(build, density);
+      if (!seat || !spinner) throw new Error('a demo lure has a turning blade');
       const nominal = referenceCoefficients(seat.blade.pattern);
       const band = turning(slug, 0.8);
       const random = seeded(4711);
@@ -66,7 +67,7 @@ describe('one door', () => {
           flapFactor: draw(nominal.flapFactor),
           edgeDrag: draw(nominal.edgeDrag),
         };
-        const [outcome] = steadySpin(spinBlade(seat.blade, density, coefficients), seat.bearing, density, [0.8]);
+        const [outcome] = steadySpin(spinBlade(seat.blade, density, coefficients), spinner.bearing, density, [0.8]);
         if (outcome?.outcome !== 'turning') continue;
         if (outcome.rateHz >= band.rateHz.low && outcome.rateHz <= band.rateHz.high) inRate++;
         if (outcome.dragN >= band.dragN.low && outcome.dragN <= band.dragN.high) inDrag++;

@@ -5,19 +5,16 @@
  * down alone and the answer solved afresh; on each side the three ratios add as the root of their squares. A test holds
  * this against random draws of all three together.
  */
-import {
-  bladeCoefficients,
-  spinBlade,
-  referenceCoefficients,
-  COEFFICIENT_SPREAD,
-  type ReferenceCoefficients,
-} from './hydro/spin-blade';
+import { COEFFICIENT_SPREAD, type ReferenceCoefficients } from './hydro/spin-blade';
 import { steadySpin, type SpinOutcome, type Turning } from './hydro/spin';
+import { stallSpeed, type Stall } from './hydro/stall';
 import { wakeDeficit } from './hydro/wake';
 import { waterDensity, type Water } from './hydro/water';
+import type { BladeState } from './lure/bearing';
 import { layOut } from './lure/layout';
 import type { Build, ItemId } from './lure/lure';
-import { spinSeats, type SpinSeat } from './lure/spin-seats';
+import { stackedPairs } from './lure/stacking';
+import { spinners, type Spinner } from './lure/spin-seats';
 
 /** A value with the band it is believed to lie in. Low and high are never outside-in: low ≤ value ≤ high. */
 export interface Banded {
@@ -46,10 +43,19 @@ export interface BladePredictions {
   readonly at: readonly BladePrediction[];
 }
 
+/** How often two blades on one wire come round together: |n₁ − n₂|. */
+export interface Beat {
+  readonly stations: readonly [ItemId, ItemId];
+  /** Per speed, Hz; null while either stands still. */
+  readonly at: readonly (Banded | null)[];
+}
+
 export interface Prediction {
   readonly speedsMps: readonly number[];
-  /** The blades that turn on the wire, nose first; empty when there is none. */
+  /** What turns on the wire, nose first; empty when there is nothing. */
   readonly blades: readonly BladePredictions[];
+  /** Neighbours that turn by themselves; two on stacked clevises push each other round and have no beat. */
+  readonly beats: readonly Beat[];
 }
 
 const COEFFICIENT_KEYS = ['setAngleRad', 'flapFactor', 'edgeDrag'] as const;
@@ -57,20 +63,22 @@ const COEFFICIENT_KEYS = ['setAngleRad', 'flapFactor', 'edgeDrag'] as const;
 /**
  * Predicts every turning blade of a build.
  * @param speedsMps speeds through the water, m/s; those the model does not cover come back as a named outcome
+ * @param state what has happened to the blades: clean, weed on the clevis, a clevis swung across its wire
  */
-export function predict(build: Build, water: Water, speedsMps: readonly number[]): Prediction {
+export function predict(
+  build: Build,
+  water: Water,
+  speedsMps: readonly number[],
+  state: BladeState = 'clean',
+): Prediction {
   const density = waterDensity(water);
-  const seats = spinSeats(build, layOut(build));
   const blades: BladePredictions[] = [];
-  const ahead: { seat: SpinSeat; outcomes: readonly SpinOutcome[] }[] = [];
-  for (const seat of seats) {
-    const localSpeeds = speedsMps.map((speed, i) => speed * passedBy(ahead, seat, i));
-    const blade = spinBlade(seat.blade, density);
-    const solve = (reference: ReferenceCoefficients) => {
-      const coefficients = bladeCoefficients(seat.blade, reference);
-      return steadySpin({ ...blade, coefficients }, seat.bearing, density, localSpeeds);
-    };
-    const nominal = referenceCoefficients(seat.blade.pattern);
+  const ahead: Ahead[] = [];
+  for (const spinner of spinners(build, density, state)) {
+    const localSpeeds = speedsMps.map((speed, i) => speed * passedBy(ahead, spinner, i));
+    const solve = (coefficients: ReferenceCoefficients) =>
+      steadySpin(spinner.blade(coefficients), spinner.bearing, density, localSpeeds);
+    const { nominal } = spinner;
     const outcomes = solve(nominal);
     const disturbed = COEFFICIENT_KEYS.map((key) => ({
       up: solve({ ...nominal, [key]: nominal[key] * (1 + COEFFICIENT_SPREAD) }),
@@ -94,24 +102,109 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
         localSpeedMps: localSpeeds[i] ?? 0,
       };
     });
-    blades.push({ station: seat.item.id, at });
-    ahead.push({ seat, outcomes });
+    blades.push({ station: spinner.station, at });
+    ahead.push({ spinner, outcomes });
   }
-  return { speedsMps, blades };
+  return { speedsMps, blades, beats: beatsOf(build, blades) };
 }
 
-/** Share of the lure's speed that the blades ahead leave at this seat. */
-function passedBy(
-  ahead: readonly { seat: SpinSeat; outcomes: readonly SpinOutcome[] }[],
-  seat: SpinSeat,
-  index: number,
-): number {
-  return ahead.reduce((share, { seat: front, outcomes }) => {
+/** What each blade does at these speeds with the coefficients as they stand and no spread: for weighing many parts. */
+export function predictNominal(build: Build, water: Water, speedsMps: readonly number[]) {
+  const density = waterDensity(water);
+  const ahead: Ahead[] = [];
+  for (const spinner of spinners(build, density)) {
+    const local = speedsMps.map((speed, i) => speed * passedBy(ahead, spinner, i));
+    ahead.push({ spinner, outcomes: steadySpin(spinner.blade(spinner.nominal), spinner.bearing, density, local) });
+  }
+  return ahead.map(({ spinner, outcomes }) => ({ station: spinner.station, outcomes }));
+}
+
+export interface StallPrediction {
+  readonly station: ItemId;
+  /** In speeds of the lure: behind another blade a blade needs more. */
+  readonly stall: Stall;
+}
+
+/** Rounds in which the speed of the lure at which a rear blade stalls is found. */
+const WAKE_ROUNDS = 6;
+
+/** The slowest speed at which each blade keeps turning, as a band, nose first. The axle is level. */
+export function stallSpeeds(build: Build, water: Water, state: BladeState = 'clean'): StallPrediction[] {
+  const density = waterDensity(water);
+  const all = spinners(build, density, state);
+  return all.map((spinner, index) => {
+    const setting = { waterDensityKgM3: density, slopeRad: 0 };
+    const stall = stallSpeed(spinner.blade(spinner.nominal), spinner.bearing, setting);
+    if (stall.outcome !== 'stalls' || index === 0) return { station: spinner.station, stall };
+    const lureSpeed = (localMps: number) => {
+      let speed = localMps;
+      for (let round = 0; round < WAKE_ROUNDS; round++) {
+        const ahead: Ahead[] = [];
+        for (const front of all.slice(0, index)) {
+          const local = speed * passedBy(ahead, front, 0);
+          ahead.push({
+            spinner: front,
+            outcomes: steadySpin(front.blade(front.nominal), front.bearing, density, [local]),
+          });
+        }
+        speed = localMps / passedBy(ahead, spinner, 0);
+      }
+      return speed;
+    };
+    return {
+      station: spinner.station,
+      stall: { ...stall, lowMps: lureSpeed(stall.lowMps), highMps: lureSpeed(stall.highMps) },
+    };
+  });
+}
+
+interface Ahead {
+  readonly spinner: Spinner;
+  readonly outcomes: readonly SpinOutcome[];
+}
+
+/** Share of the lure's speed that the blades ahead leave at this place. */
+function passedBy(ahead: readonly Ahead[], { placeM, meetsWakeAtM }: Spinner, index: number): number {
+  return ahead.reduce((share, { spinner: front, outcomes }) => {
     const outcome = outcomes[index];
     if (outcome?.outcome !== 'turning') return share;
-    const rearRadiusM = seat.dropM + 0.65 * (seat.blade.lengthM - seat.blade.holeOffsetM);
-    return share * (1 - wakeDeficit(outcome, seat.holeM - front.holeM, rearRadiusM));
+    return share * (1 - wakeDeficit(outcome, placeM - front.placeM, meetsWakeAtM));
   }, 1);
+}
+
+function beatsOf(build: Build, blades: readonly BladePredictions[]): Beat[] {
+  const stacked = blades.length > 1 ? stackedPairs(layOut(build)) : [];
+  return blades.slice(1).flatMap((rear, i): Beat[] => {
+    const front = blades[i];
+    if (!front || isStacked(build, stacked, front.station, rear.station)) return [];
+    return [
+      {
+        stations: [front.station, rear.station],
+        at: rear.at.map((b, index) => {
+          const a = front.at[index];
+          return a?.outcome === 'turning' && b.outcome === 'turning' ? apart(a.rateHz, b.rateHz) : null;
+        }),
+      },
+    ];
+  });
+}
+
+function isStacked(build: Build, stacked: ReturnType<typeof stackedPairs>, a: ItemId, b: ItemId): boolean {
+  const holder = (id: ItemId) => {
+    const seat = build.items[id]?.seat;
+    return seat?.on === 'item' ? seat.item : null;
+  };
+  return stacked.some(({ fore, aft }) => fore === holder(a) && aft === holder(b));
+}
+
+/** The difference of two rates. Their errors are taken to be free of each other, which is the wider reading. */
+function apart(a: Banded, b: Banded): Banded {
+  const overlap = a.low <= b.high && b.low <= a.high;
+  return {
+    value: Math.abs(a.value - b.value),
+    low: overlap ? 0 : Math.max(a.low - b.high, b.low - a.high),
+    high: Math.max(a.high - b.low, b.high - a.low),
+  };
 }
 
 /** A disturbed blade that stops turning counts as zero: the band then reaches down to a standstill. */

@@ -6,10 +6,10 @@ import type { MazurkaDatabase } from './database';
 export const retrieveSchema = z.strictObject({
   by: z.enum(['reel', 'mph', 'kmh', 'mps']),
   /** Reel handle turns a second, and line taken in by one. */
-  turnsPerS: z.number().min(0).max(8),
-  linePerTurnM: z.number().min(0.05).max(3),
+  turnsPerS: z.number().check(z.minimum(0), z.maximum(8)),
+  linePerTurnM: z.number().check(z.minimum(0.05), z.maximum(3)),
   /** Speed when it is given directly. */
-  speedMps: z.number().min(0).max(5),
+  speedMps: z.number().check(z.minimum(0), z.maximum(5)),
 });
 export type Retrieve = z.infer<typeof retrieveSchema>;
 
@@ -19,7 +19,7 @@ export const settingsSchema = z.strictObject({
   retrieve: retrieveSchema,
   /** Show the blade turning slower than life by this much. */
   slowedBy: z.union([z.literal(1), z.literal(8)]),
-  lastLure: z.string().nullable(),
+  lastLure: z.nullable(z.string()),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

@@ -16,10 +16,10 @@ const waterSchema = z.strictObject({
   name: shortText,
   kind: z.enum(['lake', 'river', 'bay']),
   colour: z.enum(['clear', 'green', 'tea', 'mud']),
-  secchiM: z.number().positive(),
-  salinityGPerKg: z.number().nonnegative(),
-  temperatureK: z.number().positive(),
-  fish: z.array(shortText).min(1),
+  secchiM: z.number().check(z.positive()),
+  salinityGPerKg: z.number().check(z.nonnegative()),
+  temperatureK: z.number().check(z.positive()),
+  fish: z.array(shortText).check(z.minLength(1)),
   about: z.string(),
 });
 const makerSchema = z.strictObject({ name: shortText, about: z.string() });
@@ -27,9 +27,9 @@ const makerSchema = z.strictObject({ name: shortText, about: z.string() });
 export const scenarioSchema = z.strictObject({
   country: shortText,
   season: z.strictObject({ name: shortText, from: z.string(), to: z.string(), about: z.string() }),
-  people: z.array(personSchema).min(3),
-  waters: z.array(waterSchema).length(3),
-  makers: z.array(makerSchema).length(2),
+  people: z.array(personSchema).check(z.minLength(3)),
+  waters: z.array(waterSchema).check(z.length(3)),
+  makers: z.array(makerSchema).check(z.length(2)),
 });
 
 export const SCENARIO = scenarioSchema.parse(raw);

@@ -1,5 +1,7 @@
 /** One part as shapes, in millimetres, its front at x = 0 and the axis at y = 0. */
+import { FILM_LOBE } from '../core/parts/blade-pattern';
 import { hookLimb } from '../core/parts/hook-form';
+import { chordRatio } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
 import { radiusProfile, type BoredPart } from '../core/parts/profile';
 import { darker, lighter } from './colour';
@@ -252,4 +254,27 @@ export function clevisOutline(part: PartOf<'clevis'>, spanMm: number, upright: n
     { x: spanMm - leg / 2, y: y(-drop * 0.5) },
   ]);
   return { legs, bow };
+}
+
+/** A film blade lying flat, seen from ahead, one tip at x = 0. */
+export function filmFaceOn(part: PartOf<'filmBlade'>): Shape[] {
+  const half = (part.spanM * MM) / 2;
+  const { hex } = part.finish;
+  const lobe = (direction: -1 | 1) => {
+    const edge = Array.from({ length: 21 }, (_, i) => {
+      const x = (1 - Math.cos((i / 20) * Math.PI)) / 2;
+      return { x: half + direction * x * half, y: (chordRatio(FILM_LOBE, x) * part.widthM * MM) / 2 };
+    });
+    return turned(edge);
+  };
+  return [
+    ...([-1, 1] as const).map((direction) => ({
+      d: lobe(direction),
+      fill: direction === 1 ? hex : lighter(hex, 0.12),
+      stroke: darker(hex, 0.35),
+      strokeWidth: OUTLINE_MM,
+      opacity: 0.92,
+    })),
+    { d: ellipse(half, 0, (part.boreM * MM) / 2, (part.boreM * MM) / 2), fill: darker(hex, 0.6) },
+  ];
 }

@@ -3,7 +3,15 @@ import { radiusProfile } from '../core/parts/profile';
 import { faceOnShapes } from './blade-mesh';
 import { darker } from './colour';
 import { paintOf } from './paint';
-import { boredShapes, clevisOutline, dressingShapes, hookShapes, OUTLINE_MM, ringShapes } from './part-shapes';
+import {
+  boredShapes,
+  clevisOutline,
+  dressingShapes,
+  filmFaceOn,
+  hookShapes,
+  OUTLINE_MM,
+  ringShapes,
+} from './part-shapes';
 import { rectangle } from './path';
 import type { Shape } from './shape';
 
@@ -50,6 +58,8 @@ export function portrait(part: Part): { shapes: Shape[]; width: number; height: 
         height: 2 * radius,
       };
     }
+    case 'filmBlade':
+      return { shapes: filmFaceOn(part), width: part.spanM * MM, height: part.widthM * MM };
     case 'blade':
       return { shapes: faceOnShapes(part), width: part.lengthM * MM, height: part.widthM * MM };
     default:

@@ -74,7 +74,9 @@ export function slowSpin(
     const onWire = Math.hypot(pull - force * Math.cos(beta), weightInWaterN);
     const onFace = force * Math.sin(beta);
     const friction =
-      bearing.friction * (bearing.wireRadiusM * onWire + bearing.faceRadiusM * onFace) + bearing.swivelTorqueNm;
+      bearing.friction * bearing.wireRadiusM * onWire +
+      bearing.faceFriction * bearing.faceRadiusM * onFace +
+      bearing.steadyTorqueNm;
     return torque - friction;
   };
   const reach = blade.lengthM - blade.holeOffsetM;

@@ -5,6 +5,8 @@ import type { Finding, Repair } from '../core/lure/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
 import type { Refusal } from '../core/lure/structure';
 import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
+import type { HookRule } from '../core/lure/hook-rule';
+import { misfitWords } from './fit-words';
 import { KIND_WORDS, partTitle } from './part-words';
 
 export interface FindingWords {
@@ -64,17 +66,106 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'emptyClevis':
       return { title: 'A clevis without a blade', figure: '', why: `${named(0)} carries nothing yet.` };
     case 'boreTooTight':
+    case 'boreTooLoose':
+    case 'holeTooSmall':
+    case 'rootMeetsWire':
+    case 'eyeTooSmall':
+    case 'loopTooSmall':
+    case 'ringTooSmall':
+    case 'noRoomInClevis': {
+      const { title, figure, why } = misfitWords(finding, system);
+      return { title: `${title}: ${named(0)}`, figure, why };
+    }
+    case 'bladeAgainstBlade': {
+      const gap = showLengthBoth(Math.abs(finding.clearanceM), system);
+      const why =
+        'Between the two sweeps, over the whole band of both spreads. The gap changes the rear blade’s rate and the beat: it makes them different, not better.';
+      if (finding.severity === 'fault')
+        return { title: 'Blades reach each other', figure: `${gap} into each other`, why };
+      return finding.severity === 'caution'
+        ? {
+            title: 'Blades close to each other',
+            figure: `${gap} apart; ${showLengthBoth(finding.wantedM, system)} wanted`,
+            why,
+          }
+        : { title: 'Blades clear of each other', figure: gap, why };
+    }
+    case 'stackedClevises':
       return {
-        title: `Bore too tight: ${named(0)}`,
-        figure: `bore ${showLengthBoth(finding.boreM, system)}, through it ${showLengthBoth(finding.throughM, system)}`,
-        why: 'It cannot slide on. A thinner wire, or another part, would.',
+        title: `Two clevises stacked, ${finding.form}`,
+        figure: '',
+        why: 'Thread both lower legs first, then hang both blades, then close with both upper legs. The two blades push each other round as one.',
       };
-    case 'bladeHoleTooSmall':
+    case 'missingGuard':
       return {
-        title: 'Blade hole too small for its clevis',
-        figure: `hole ${showLengthBoth(finding.holeM, system)}, clevis ${showLengthBoth(finding.lobeM, system)}`,
-        why: 'The blade would bind, or not go on at all.',
+        title: 'Nothing smooth behind what turns',
+        figure: `it bears on ${{ wraps: 'the wraps', thread: 'thread', lead: 'lead', tube: 'the tube' }[finding.bearsOn]}`,
+        why: 'A bead or a washer behind it turns easily and saves what it bears on.',
       };
+    case 'tubeCover': {
+      const covers = showLengthBoth(finding.coversM, system);
+      return finding.severity === 'good'
+        ? { title: 'Tube covers loop, ring and hook eye', figure: covers, why: 'It holds the hook in line.' }
+        : {
+            title: 'Tube too short for loop, ring and hook eye',
+            figure: `covers ${covers} once shrunk, ${showLengthBoth(finding.neededM, system)} needed`,
+            why: 'The hook can fall back on its ring, and the blade may catch it.',
+          };
+    }
+    case 'bellWithoutSleeve':
+      return {
+        title: 'Bell without a sleeve',
+        figure: `bore ${showLengthBoth(finding.boreM, system)} on wire ${showLengthBoth(finding.wireM, system)}`,
+        why: 'The stack pinches it, so it cannot swing and ring. Slide it over a sleeve.',
+      };
+    case 'sleeveInBell': {
+      const figure = `sleeve ${showLengthBoth(finding.sleeveM, system)}, bell ${showLengthBoth(finding.bellM, system)}`;
+      return finding.severity === 'good'
+        ? { title: 'Bell rides on its sleeve', figure, why: 'The sleeve carries the stack through the bell.' }
+        : {
+            title: 'Sleeve ends inside the bell',
+            figure,
+            why: 'The neck of the bell drops off the sleeve’s end, and the stack pinches it.',
+          };
+    }
+    case 'silentBell':
+      return {
+        title: 'Bell with nothing to ring against',
+        figure: '',
+        why: 'A striker or a hard bead at its mouth, narrower than the mouth, makes it ring.',
+      };
+    case 'intendedContact':
+      return finding.between === 'bellAndStriker'
+        ? { title: 'Bell and striker meet, as intended', figure: '', why: 'They ring when the lure shakes.' }
+        : {
+            title: 'Bead knocks inside the clevis, as intended',
+            figure: '',
+            why: 'It is struck by both legs at every turn: the loudest of the bead clicks.',
+          };
+    case 'ruleKept':
+      return { title: `Keeps your rule for ${finding.rule.place}`, figure: '', why: ruleSource(finding.rule) };
+    case 'ruleBroken': {
+      const { breach, rule } = finding;
+      const why = ruleSource(rule);
+      switch (breach.of) {
+        case 'hooks':
+          return {
+            title: `More hooks than your rule for ${rule.place} allows`,
+            figure: `${breach.found} on it, ${breach.most} allowed`,
+            why,
+          };
+        case 'points':
+          return {
+            title: `More points on a hook than your rule for ${rule.place} allows`,
+            figure: `${breach.found} points, ${breach.most} allowed`,
+            why,
+          };
+        case 'barbs':
+          return { title: `Barbed, and your rule for ${rule.place} allows no barbs`, figure: '', why };
+        default:
+          return never(breach, 'findingWords');
+      }
+    }
     case 'hollowOutward':
       return {
         title: 'Blade hung the wrong way about',
@@ -100,6 +191,10 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
   }
 }
 
+function ruleSource({ source, onDay }: HookRule): string {
+  return `Your own entry, from ${source}, looked at on ${onDay}. The authority’s current text decides.`;
+}
+
 export function repairWords(repair: Repair, system: UnitSystem): string {
   switch (repair.code) {
     case 'addBeads': {
@@ -111,6 +206,10 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return `Leave ${showLength(repair.toM, system)} of play`;
     case 'turnBlade':
       return 'Turn the hollow to the body';
+    case 'coverWithTube':
+      return 'Cut the tube to the length worked out';
+    case 'pinchBarbs':
+      return repair.count === 1 ? 'Pinch the barb flat' : 'Pinch the barbs flat';
     default:
       return never(repair, 'repairWords');
   }

@@ -9,6 +9,7 @@ export const KIND_WORDS: Readonly<Record<PartKind, { readonly one: string; reado
   wire: { one: 'wire', many: 'wires' },
   clevis: { one: 'clevis', many: 'clevises' },
   blade: { one: 'blade', many: 'blades' },
+  filmBlade: { one: 'film blade', many: 'film blades' },
   bead: { one: 'bead', many: 'beads' },
   sleeve: { one: 'sleeve', many: 'sleeves' },
   bell: { one: 'bell', many: 'bells' },
@@ -67,6 +68,15 @@ export function partMeasures(part: Part, system: UnitSystem): Measure[] {
         length('hole', part.holeDiameterM),
         mass,
         text('face', part.texture),
+        ...ending,
+      ];
+    case 'filmBlade':
+      return [
+        length('tip to tip', part.spanM),
+        length('width', part.widthM),
+        length('thickness', part.thicknessM),
+        length('bore', part.boreM),
+        mass,
         ...ending,
       ];
     case 'bead':
@@ -129,6 +139,8 @@ export function partLine(part: Part, system: UnitSystem): string {
   switch (part.kind) {
     case 'blade':
       return `${size(part.lengthM)} × ${size(part.widthM)}, ${finishWords(part)}`;
+    case 'filmBlade':
+      return `${size(part.spanM)} × ${size(part.widthM)}, ${finishWords(part)}`;
     case 'wire':
       return size(part.diameterM);
     case 'clevis':

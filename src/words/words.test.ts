@@ -92,13 +92,17 @@ describe('any lure that can be reached', () => {
               expectWords(termWords(term, system));
             }
           }
-          for (const finding of findings(lure, { water: LAKE_WATER, speedMps }, CATALOGUE)) {
+          for (const finding of findings(lure, { water: LAKE_WATER, speedMps, rules: [] }, CATALOGUE)) {
             const { title, figure, why } = findingWords(finding, lure.build, system);
             expectWords(title, figure, why);
             if (finding.severity === 'fault') faults++;
             for (const repair of finding.repairs) {
               expectWords(repairWords(repair, system));
-              const after = findings(edited(lure, ...repair.edits), { water: LAKE_WATER, speedMps }, CATALOGUE);
+              const after = findings(
+                edited(lure, ...repair.edits),
+                { water: LAKE_WATER, speedMps, rules: [] },
+                CATALOGUE,
+              );
               expect(after.find(({ key }) => key === finding.key)?.severity ?? 'good').toBe('good');
               repaired++;
             }

@@ -3,7 +3,7 @@ import { partsOfKind } from '../parts/catalogue';
 import type { Finding } from '../lure/finding';
 import { layOut, trailingHooks } from '../lure/layout';
 import { USUAL_LOOP, type Lure, type LureId } from '../lure/lure';
-import { spinSeats } from '../lure/spin-seats';
+import { filmSeats, spinSeats } from '../lure/spin-seats';
 
 const USUAL_WIRE_M = 0.0009;
 
@@ -42,7 +42,7 @@ export const inlineSpinner = {
         repairs: [],
       });
     }
-    if (spinSeats(lure.build, layout).length === 0) {
+    if (spinSeats(lure.build, layout).length + filmSeats(layout).length === 0) {
       found.push({ code: 'noTurningBlade', key: 'noTurningBlade', severity: 'caution', items: [], repairs: [] });
     }
     if (trailingHooks(layout).length === 0) {

@@ -65,6 +65,8 @@ export function spinBlade(
     sheetMassKgM2: density * blade.thicknessM,
     reachM: bladeReach(blade),
     weightInWaterN: Math.max(0, density - waterDensityKgM3) * sheetVolumeM3 * GRAVITY_MPS2,
+    lobes: 1,
+    fixedSpreadRad: null,
     coefficients: bladeCoefficients(blade, reference),
   };
 }

@@ -17,7 +17,7 @@ import {
 import { inductionFactor, wakeDeficit } from './wake';
 import { LAKE_WATER, waterDensity } from './water';
 
-const FREE: Bearing = { dropM: 0.002, friction: 0, wireRadiusM: 0, faceRadiusM: 0, swivelTorqueNm: 0 };
+const FREE: Bearing = { ...GOOD_CLEVIS_BEARING, friction: 0, faceFriction: 0 };
 const BLADES = partsOfKind('blade');
 
 function turn(blade: MeasuredBlade, speedMps: number, bearing = GOOD_CLEVIS_BEARING): Turning {
@@ -37,6 +37,8 @@ function verificationBlade(strips: number): SpinBlade {
     sheetMassKgM2: 8500 * 0.0006,
     reachM: 0.0282,
     weightInWaterN: 0,
+    lobes: 1,
+    fixedSpreadRad: null,
     coefficients: { setAngleRad: (20 * Math.PI) / 180, flapFactor: 0.5, edgeDrag: 0.25 },
   };
 }
@@ -114,8 +116,8 @@ describe('steady spin', () => {
   });
 
   it('a rusty swivel holds a small blade at a speed at which a free one turns', () => {
-    const at = (swivelTorqueNm: number) =>
-      steadySpin(spinBlade(referenceBlade('french'), RHO), { ...GOOD_CLEVIS_BEARING, swivelTorqueNm }, RHO, [0.5])[0];
+    const at = (steadyTorqueNm: number) =>
+      steadySpin(spinBlade(referenceBlade('french'), RHO), { ...GOOD_CLEVIS_BEARING, steadyTorqueNm }, RHO, [0.5])[0];
     expect(at(3e-6)?.outcome).toBe('turning');
     expect(at(150e-6)).toEqual({ outcome: 'doesNotTurn', reason: 'frictionHoldsIt' });
   });

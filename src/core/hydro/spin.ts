@@ -10,7 +10,7 @@
  * Torque      Q = Σ q r (C_N sin ψ − C_A cos α cos ψ) dA
  * Flow normal F = q (C_N cos ψ + C_A cos α sin ψ) dA, with radial part N = Σ F cos β and axial part D = Σ F sin β.
  * Flap        Σ (ρ_b t + ρz) ω² r s cos β dA = k_c Σ s F
- * Friction    Q = μ[r_wire √((F_c − N)² + W′²) + r_face D] + T_swivel,   F_c = Σ (ρ_b t + ρz) ω² r dA.
+ * Friction    Q = μ r_wire √((F_c − N)² + W′²) + μ_face r_face D + T,   F_c = Σ (ρ_b t + ρz) ω² r dA.
  *
  * Dividing by U², the flap balance holds κ = ω/U and β alone: one curve β(κ) serves every speed. What is left is one
  * equation in κ at each U. Of its roots the running one is the largest κ at which torque falls through friction.
@@ -40,25 +40,39 @@ export interface SpinBlade {
   readonly reachM: number;
   /** Weight in water W′, N. */
   readonly weightInWaterN: number;
+  /** How many of these stand about the axle: a film blade has two, half a turn apart, whose radial loads cancel. */
+  readonly lobes: 1 | 2;
+  /** Spread of a blade that cannot flap, rad; null for one hung by its hole. */
+  readonly fixedSpreadRad: number | null;
   readonly coefficients: SpinCoefficients;
 }
 
 export interface Bearing {
   /** Drop of the clevis r₀: axle to the hole of the blade, m. */
   readonly dropM: number;
+  /** Coefficient of friction of the clevis's bore on the wire. */
   readonly friction: number;
+  /** Coefficient of friction of the clevis's aft leg on what stands behind it. */
+  readonly faceFriction: number;
   readonly wireRadiusM: number;
   readonly faceRadiusM: number;
-  readonly swivelTorqueNm: number;
+  /** Torque that stays the same at every speed: a swivel, a pinched clevis, a strand of weed, the rub of a film. */
+  readonly steadyTorqueNm: number;
+  /** The widest spread the hanging allows, rad. */
+  readonly mostSpreadRad: number;
 }
+
+const MAX_SPREAD_RAD = (89.5 * Math.PI) / 180;
 
 /** Steel on brass, wet and clean: the bearing the reference behaviour is stated for. */
 export const GOOD_CLEVIS_BEARING: Bearing = {
   dropM: 0.002,
   friction: 0.15,
+  faceFriction: 0.15,
   wireRadiusM: 0.00045,
   faceRadiusM: 0.001,
-  swivelTorqueNm: 0,
+  steadyTorqueNm: 0,
+  mostSpreadRad: MAX_SPREAD_RAD,
 };
 
 export interface Turning {
@@ -91,8 +105,7 @@ export type SpinOutcome =
 /** Above this speed through the water blades leave it or fold; the trade's fastest retrieve is about 2 m/s. */
 export const MAX_SPEED_MPS = 5;
 /** Broadside normal coefficient of a low-aspect plate. */
-const STALLED_NORMAL = 1.18;
-const MAX_SPREAD_RAD = (89.5 * Math.PI) / 180;
+export const STALLED_NORMAL = 1.18;
 /** The scan of κ·reach from the fastest turning worth trying downward; a step is small against the distance of two roots. */
 const SCAN_FASTEST = 8;
 const SCAN_SLOWEST = 0.04;
@@ -123,11 +136,16 @@ class BladeLoads {
   readonly loads: Loads = { torque: 0, radial: 0, drag: 0, flapMoment: 0, spinMoment: 0, centrifugal: 0 };
   evaluations = 0;
 
+  private readonly dropM: number;
+  private readonly mostSpreadRad: number;
+
   constructor(
     private readonly blade: SpinBlade,
-    private readonly dropM: number,
+    bearing: Bearing,
     private readonly waterDensityKgM3: number,
   ) {
+    this.dropM = bearing.dropM;
+    this.mostSpreadRad = bearing.mostSpreadRad;
     this.slope = normalSlope(blade.lengthM, blade.planAreaM2);
     this.sinPsi = Math.sin(blade.coefficients.setAngleRad);
     this.cosPsi = Math.cos(blade.coefficients.setAngleRad);
@@ -170,23 +188,25 @@ class BladeLoads {
       spinMoment += inertia * s;
       centrifugal += inertia;
     }
+    const { lobes } = this.blade;
     const out = this.loads;
-    out.torque = torque;
-    out.radial = normal * cosBeta;
-    out.drag = normal * sinBeta;
+    out.torque = lobes * torque;
+    out.radial = lobes === 2 ? 0 : normal * cosBeta;
+    out.drag = lobes * normal * sinBeta;
     out.flapMoment = coefficients.flapFactor * flapMoment;
     out.spinMoment = spinMoment * cosBeta;
-    out.centrifugal = centrifugal;
+    out.centrifugal = lobes === 2 ? 0 : centrifugal;
   }
 
   /** β at which the flung blade and the flow balance for this κ; `loads` is left at that β. */
   balanceInPlace(kappa: number, guessRad: number | null, toleranceRad: number): number {
+    if (this.blade.fixedSpreadRad !== null) return this.settle(this.blade.fixedSpreadRad, kappa);
     const excess = (spreadRad: number) => {
       this.sumInPlace(spreadRad, kappa);
       return this.loads.spinMoment - this.loads.flapMoment;
     };
     let low = 1e-4;
-    let high = MAX_SPREAD_RAD;
+    let high = this.mostSpreadRad;
     if (guessRad !== null) {
       // A narrow bracket round the last answer, widened to the whole range when it does not hold the root.
       const near = findRoot(
@@ -203,7 +223,7 @@ class BladeLoads {
     }
     const wide = findRoot(excess, low, high, toleranceRad);
     if (wide.outcome === 'converged') return this.settle(wide.x, kappa);
-    if (wide.outcome === 'noBracket') return this.settle(wide.fHigh > 0 ? MAX_SPREAD_RAD : low, kappa);
+    if (wide.outcome === 'noBracket') return this.settle(wide.fHigh > 0 ? this.mostSpreadRad : low, kappa);
     return NaN;
   }
 
@@ -226,7 +246,7 @@ export function steadySpin(
 ): SpinOutcome[] {
   if (!(blade.planAreaM2 > 0)) return speedsMps.map(() => outside('planAreaM2', blade.planAreaM2, 0));
   if (!(blade.sheetMassKgM2 >= 0)) return speedsMps.map(() => outside('sheetMassKgM2', blade.sheetMassKgM2, 0));
-  const loads = new BladeLoads(blade, bearing.dropM, waterDensityKgM3);
+  const loads = new BladeLoads(blade, bearing, waterDensityKgM3);
   const scan = new TipRatioScan(loads, blade.reachM);
   return speedsMps.map((speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps));
 }
@@ -268,7 +288,8 @@ function frictionTorque(loads: Loads, bearing: Bearing, speedMps: number, weight
   const u2 = speedMps * speedMps;
   const onWire = Math.hypot((loads.centrifugal - loads.radial) * u2, weightInWaterN);
   const onFace = Math.abs(loads.drag) * u2;
-  return bearing.friction * (bearing.wireRadiusM * onWire + bearing.faceRadiusM * onFace) + bearing.swivelTorqueNm;
+  const { friction, faceFriction, wireRadiusM, faceRadiusM, steadyTorqueNm } = bearing;
+  return friction * wireRadiusM * onWire + faceFriction * faceRadiusM * onFace + steadyTorqueNm;
 }
 
 function spinAt(
@@ -331,7 +352,8 @@ function refine(
     return { outcome: 'didNotConverge', residual: root.outcome === 'didNotConverge' ? root.residual : fasterExcess };
   }
   spreadRad = loads.balanceInPlace(root.x, spreadRad, REFINED_TOLERANCE_RAD);
-  if (spreadRad >= MAX_SPREAD_RAD) return outside('spreadRad', spreadRad, MAX_SPREAD_RAD);
+  if (blade.fixedSpreadRad === null && spreadRad >= MAX_SPREAD_RAD)
+    return outside('spreadRad', spreadRad, MAX_SPREAD_RAD);
 
   const sums = loads.loads;
   const u2 = speedMps * speedMps;

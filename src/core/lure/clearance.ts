@@ -24,6 +24,9 @@ export const CLEAR_MARGIN_M = 0.002;
 export const LEAN_FREE_RAD = (25 * Math.PI) / 180;
 export const LEAN_HELD_RAD = (6 * Math.PI) / 180;
 
+/** What two blades that turn by themselves keep between their sweeps. Trade estimate. */
+export const BLADE_GAP_M = 0.0015;
+
 export interface Clearance {
   readonly blade: ItemId;
   readonly hook: ItemId;
@@ -64,6 +67,22 @@ export function turningClearance(
     for (const limb of limbs) clearanceM = Math.min(clearanceM, signedDistance(blade, limb));
   }
   return { blade: seat.item.id, hook: hook.item.id, posture: 'turning', clearanceM, isHeldByTube };
+}
+
+/** Nearest the sweeps of two blades come over all pairs of spreads; negative where the rear one reaches ahead of the front. */
+export function bladeToBlade(
+  front: SpinSeat,
+  frontSpreadsRad: readonly number[],
+  rear: SpinSeat,
+  rearSpreadsRad: readonly number[],
+): number {
+  const behind = rearSpreadsRad.map((spreadRad) => sweptBlade(rear, spreadRad));
+  let nearest = Infinity;
+  for (const spreadRad of frontSpreadsRad) {
+    const ahead = sweptBlade(front, spreadRad);
+    for (const sweep of behind) nearest = Math.min(nearest, signedDistance(ahead, sweep));
+  }
+  return nearest;
 }
 
 /** Where the blade's edge and middle pass, hole to tip, at this spread. */

@@ -6,6 +6,7 @@ import { lengthM, positiveLengthM, shortText, z } from '../schema';
 import { never } from '../never';
 import { partSchema, wireSchema } from '../parts/part';
 import {
+  foldSchema,
   itemIdSchema,
   itemSchema,
   madeSchema,
@@ -20,31 +21,33 @@ import {
 } from './lure';
 import { structureProblem, type Refusal } from './structure';
 
-const placedEntrySchema = z.strictObject({ index: z.number().int().nonnegative(), entry: strandEntrySchema });
+const placedEntrySchema = z.strictObject({ index: z.int().check(z.nonnegative()), entry: strandEntrySchema });
 
 export const editSchema = z.discriminatedUnion('kind', [
   /** Puts items in; each entry's index is its place in the finished strand, rising. */
   z.strictObject({
     kind: z.literal('insert'),
-    items: z.array(itemSchema).min(1).max(100),
-    entries: z.array(placedEntrySchema).max(200),
+    items: z.array(itemSchema).check(z.minLength(1), z.maxLength(100)),
+    entries: z.array(placedEntrySchema).check(z.maxLength(200)),
   }),
   /** Takes items out with all their strand entries; what hangs on them must be listed too. */
-  z.strictObject({ kind: z.literal('remove'), items: z.array(itemIdSchema).min(1).max(100) }),
+  z.strictObject({ kind: z.literal('remove'), items: z.array(itemIdSchema).check(z.minLength(1), z.maxLength(100)) }),
   /** Moves one strand entry so that it ends up at `to`. */
   z.strictObject({
     kind: z.literal('move'),
-    from: z.number().int().nonnegative(),
-    to: z.number().int().nonnegative(),
+    from: z.int().check(z.nonnegative()),
+    to: z.int().check(z.nonnegative()),
   }),
   z.strictObject({ kind: z.literal('swapPart'), item: itemIdSchema, part: partSchema }),
   z.strictObject({
     kind: z.literal('adjust'),
     item: itemIdSchema,
     changes: z.strictObject({
-      flipped: z.boolean().optional(),
-      role: shortText.nullable().optional(),
-      cutLengthM: positiveLengthM.nullable().optional(),
+      flipped: z.optional(z.boolean()),
+      role: z.optional(z.nullable(shortText)),
+      cutLengthM: z.optional(z.nullable(positiveLengthM)),
+      foldRad: z.optional(z.nullable(foldSchema)),
+      pinched: z.optional(z.boolean()),
     }),
   }),
   /** Moves an item between places off the strand. */
@@ -52,15 +55,15 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('carrier'),
     changes: z.strictObject({
-      wire: wireSchema.optional(),
-      nose: wireEndSchema.optional(),
-      tail: wireEndSchema.optional(),
-      freeRoomM: lengthM.optional(),
+      wire: z.optional(wireSchema),
+      nose: z.optional(wireEndSchema),
+      tail: z.optional(wireEndSchema),
+      freeRoomM: z.optional(lengthM),
     }),
   }),
   z.strictObject({ kind: z.literal('rename'), name: shortText }),
-  z.strictObject({ kind: z.literal('note'), note: z.string().max(4000) }),
-  z.strictObject({ kind: z.literal('mark'), made: madeSchema.nullable() }),
+  z.strictObject({ kind: z.literal('note'), note: z.string().check(z.maxLength(4000)) }),
+  z.strictObject({ kind: z.literal('mark'), made: z.nullable(madeSchema) }),
 ]);
 export type Edit = z.infer<typeof editSchema>;
 

@@ -22,6 +22,8 @@ function newItem(build: Build, part: Part, seat: Seat, taken: ReadonlySet<string
     role: part.kind === 'hook' ? DEFAULT_HOOK_ROLE : null,
     flipped: false,
     cutLengthM: null,
+    foldRad: part.kind === 'filmBlade' ? 0 : null,
+    pinched: false,
   };
 }
 

@@ -10,14 +10,14 @@ export const HISTORY_LIMIT = 200;
 /** One change as the user meant it: `code` names it for the undo button. */
 export const changeSchema = z.strictObject({
   code: shortText,
-  edits: z.array(editSchema).min(1).max(50),
-  inverse: z.array(editSchema).min(1).max(50),
+  edits: z.array(editSchema).check(z.minLength(1), z.maxLength(50)),
+  inverse: z.array(editSchema).check(z.minLength(1), z.maxLength(50)),
 });
 
 export const lureHistorySchema = z.strictObject({
   lure: lureSchema,
-  past: z.array(changeSchema).max(HISTORY_LIMIT),
-  future: z.array(changeSchema).max(HISTORY_LIMIT),
+  past: z.array(changeSchema).check(z.maxLength(HISTORY_LIMIT)),
+  future: z.array(changeSchema).check(z.maxLength(HISTORY_LIMIT)),
 });
 export type LureHistory = z.infer<typeof lureHistorySchema>;
 

@@ -3,13 +3,13 @@ import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL } from 
 import { costWords, findingWords, repairWords } from '../../words/finding-words';
 import { DEMO_LURES } from '@/demo/scenario';
 import { CATALOGUE } from '../parts/catalogue';
-import type { Blade, Wire } from '../parts/part';
+import type { Blade, Part, PartOf, Wire } from '../parts/part';
 import { costOfChange } from './cost';
 import { seatPart, takeOff, threadInside, threadParts } from './editing';
 import type { Finding } from './finding';
 import { findings, USUAL_CONTEXT } from './findings';
 import { cutLengths, wireCut } from './lengths';
-import type { Lure } from './lure';
+import { USUAL_LOOP, type Lure, type WireEnd } from './lure';
 import { lureMass } from './mass';
 
 function found(lure: Lure, code: Finding['code']) {
@@ -25,6 +25,37 @@ function atRest(lure: Lure) {
   if (finding?.code !== 'bladeAgainstHook') throw new Error('a blade and a hook give a clearance');
   return finding;
 }
+
+const LOOP = USUAL_LOOP as Extract<WireEnd, { form: 'wrappedLoop' }>;
+
+function bored(id: string, boreM: number): Part {
+  return { ...(part(id) as PartOf<'bead'>), boreM };
+}
+
+function ring(outerDiameterM: number, wireDiameterM: number): Part {
+  return { ...(part('ring-k2') as PartOf<'splitRing'>), outerDiameterM, wireDiameterM };
+}
+
+/** A bell over a sleeve, with what stands at its mouth. */
+function belled(sleeve: string, mouth: readonly string[] = ['striker-brass-4']): Lure {
+  return spinner([sleeve, ...mouth], [['bell-brass-8', on('sleeve-1', 'over')]]);
+}
+
+/** Two blades on one wire with this between their clevises. */
+function doubled(between: readonly string[]): Lure {
+  return spinner(
+    ['clevis-folded-1', ...between, 'clevis-folded-1', 'bead-brass-3', 'weight-barrel-brass-8'],
+    [
+      ['blade-french-k2', on('clevis-1', 'hung')],
+      ['blade-french-k2', on('clevis-2', 'hung')],
+    ],
+  );
+}
+
+const tubed = (() => {
+  const bare = plainSpinner();
+  return edited(bare, threadParts(bare.build, part('shrink-tube-4-black'), bare.build.strand.length));
+})();
 
 describe('findings: each has a lure that triggers it and one that does not', () => {
   const sound = plainSpinner();
@@ -42,13 +73,24 @@ describe('findings: each has a lure that triggers it and one that does not', () 
     ['emptyClevis', edited(sound, takeOff(sound.build, itemId('blade-1')))],
     ['boreTooTight', edited(sound, { kind: 'carrier', changes: { wire: part('wire-stainless-120') as Wire } })],
     [
-      'bladeHoleTooSmall',
+      'holeTooSmall',
       edited(sound, {
         kind: 'swapPart',
         item: itemId('blade-1'),
         part: { ...(part('blade-french-k1') as Blade), holeDiameterM: 0.001 },
       }),
     ],
+    ['boreTooLoose', edited(sound, { kind: 'swapPart', item: itemId('bead-1'), part: bored('bead-brass-3', 0.0021) })],
+    ['rootMeetsWire', edited(sound, { kind: 'swapPart', item: itemId('clevis-1'), part: part('clevis-folded-0') })],
+    ['eyeTooSmall', edited(sound, { kind: 'swapPart', item: itemId('splitRing-1'), part: ring(0.0075, 0.001) })],
+    ['ringTooSmall', edited(sound, { kind: 'swapPart', item: itemId('splitRing-1'), part: ring(0.003, 0.0006) })],
+    ['loopTooSmall', edited(sound, { kind: 'carrier', changes: { tail: { ...LOOP, insideDiameterM: 0.0012 } } })],
+    ['missingGuard', edited(sound, takeOff(sound.build, itemId('bead-1')), takeOff(sound.build, itemId('weight-1')))],
+    ['tubeCover', edited(tubed, { kind: 'adjust', item: itemId('shrinkTube-1'), changes: { cutLengthM: 0.007 } })],
+    ['bellWithoutSleeve', spinner(['clevis-folded-1', 'bell-brass-8', 'striker-brass-4'])],
+    ['sleeveInBell', belled('sleeve-brass-8')],
+    ['silentBell', belled('sleeve-brass-14', [])],
+    ['bladeAgainstBlade', doubled(['bead-brass-3', 'bead-brass-3'])],
     ['hollowOutward', edited(sound, { kind: 'adjust', item: itemId('blade-1'), changes: { flipped: true } })],
     ['endNotFormed', edited(sound, { kind: 'carrier', changes: { tail: { form: 'plain' } } })],
     ['noTurningBlade', spinner(['weight-barrel-brass-5'])],

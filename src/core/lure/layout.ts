@@ -195,6 +195,8 @@ function entryLength(build: Build, index: number, item: Item): number {
     }
     case 'dressing':
       return part.bandLengthM;
+    case 'filmBlade':
+      return part.thicknessM;
     case 'shrinkTube':
       // Last on the wire it lies over the tail wraps and takes no room.
       return index === build.strand.length - 1 ? 0 : (item.cutLengthM ?? DEFAULT_TUBE_M) * (1 - part.lengthwiseShrink);
@@ -228,6 +230,8 @@ export function outsideRadius(part: Part): number {
       return part.widthM / 2;
     case 'hook':
       return part.gapM;
+    case 'filmBlade':
+      return part.spanM / 2;
     case 'wire':
       return part.diameterM / 2;
   }

@@ -23,7 +23,7 @@ describe('the lure file', () => {
     ['cut short', good.slice(0, good.length / 2), 'notJson', /damaged/],
     ['another program’s', '{"name":"thing","version":3}', 'notALureFile', /not a Mazurka lure file/],
     ['a list', '[]', 'notALureFile', /not a Mazurka lure file/],
-    ['from the future', spoiled((file) => Object.assign(file, { version: 2 })), 'fromTheFuture', /newer Mazurka/],
+    ['from the future', spoiled((file) => Object.assign(file, { version: 99 })), 'fromTheFuture', /newer Mazurka/],
     [
       'with a field missing',
       spoiled((file) => delete (file as unknown as Loose).lure.build.items['blade-1']?.part.thicknessM),

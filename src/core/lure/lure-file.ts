@@ -4,10 +4,11 @@
  */
 import { z } from '../schema';
 import { lureSchema, type Lure } from './lure';
+import { addItemStates } from './migrate';
 import { structureProblem, type Refusal } from './structure';
 
 export const LURE_FILE_FORMAT = 'mazurka-lure';
-export const LURE_FILE_VERSION = 1;
+export const LURE_FILE_VERSION = 2;
 /** A lure of hundreds of parts is a few hundred kilobytes. */
 export const LURE_FILE_MAX_BYTES = 5 * 1024 * 1024;
 
@@ -28,8 +29,10 @@ export type LureFileProblem =
 export type LureFileReading =
   { readonly ok: true; readonly lure: Lure } | { readonly ok: false; readonly problem: LureFileProblem };
 
-/** Consecutive steps: MIGRATIONS[n] turns a version n file into version n + 1. None yet. */
-const MIGRATIONS: Readonly<Record<number, (file: Record<string, unknown>) => Record<string, unknown>>> = {};
+/** Consecutive steps: MIGRATIONS[n] turns a version n file into version n + 1. */
+const MIGRATIONS: Readonly<Record<number, (file: Record<string, unknown>) => Record<string, unknown>>> = {
+  1: (file) => ({ ...file, version: 2, lure: addItemStates(file.lure) }),
+};
 
 /** The file's text: items sorted by id, two spaces, so that the same lure always gives the same file. */
 export function writeLureFile(lure: Lure): string {
@@ -57,7 +60,7 @@ export function readLureFile(text: string): LureFileReading {
   } catch (error) {
     return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
   }
-  const head = z.object({ format: z.literal(LURE_FILE_FORMAT), version: z.number().int().positive() }).safeParse(raw);
+  const head = z.object({ format: z.literal(LURE_FILE_FORMAT), version: z.int().check(z.positive()) }).safeParse(raw);
   if (!head.success) return refuse({ code: 'notALureFile' });
 
   let file = raw as Record<string, unknown>;

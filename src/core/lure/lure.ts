@@ -9,15 +9,13 @@ import { partSchema, wireSchema } from '../parts/part';
 
 export const itemIdSchema = z
   .string()
-  .regex(/^[a-zA-Z]+-[0-9]+$/, 'an item id like bead-2')
-  .max(40)
+  .check(z.regex(/^[a-zA-Z]+-[0-9]+$/, 'an item id like bead-2'), z.maxLength(40))
   .brand<'ItemId'>();
 export type ItemId = z.infer<typeof itemIdSchema>;
 
 export const lureIdSchema = z
   .string()
-  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a lure id: small letters, digits and single hyphens')
-  .max(80)
+  .check(z.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a lure id: small letters, digits and single hyphens'), z.maxLength(80))
   .brand<'LureId'>();
 export type LureId = z.infer<typeof lureIdSchema>;
 
@@ -32,16 +30,23 @@ export const seatSchema = z.discriminatedUnion('on', [
 ]);
 export type Seat = z.infer<typeof seatSchema>;
 
+/** How far the lobes of a film blade are folded back from flat, rad. */
+export const foldSchema = z.number().check(z.nonnegative(), z.maximum(1.4));
+
 export const itemSchema = z.strictObject({
   id: itemIdSchema,
   part: partSchema,
   seat: seatSchema,
   /** What this hook is for on this lure ("tail treble"). Every hook has one; other items have null. */
-  role: shortText.nullable(),
+  role: z.nullable(shortText),
   /** Threaded: turned end for end. A blade: hung the wrong way about, its hollow away from the body. */
   flipped: z.boolean(),
   /** Shrink tube: the length to cut, when the builder sets it; null takes the length worked out. */
-  cutLengthM: positiveLengthM.nullable(),
+  cutLengthM: z.nullable(positiveLengthM),
+  /** Film blade: how far its lobes are folded back; null for anything else. */
+  foldRad: z.nullable(foldSchema),
+  /** Hook: its barb was pressed flat. */
+  pinched: z.boolean(),
 });
 export type Item = z.infer<typeof itemSchema>;
 
@@ -49,7 +54,7 @@ export const legSchema = z.enum(['fore', 'aft']);
 export type Leg = z.infer<typeof legSchema>;
 
 /** One thing the wire passes through. `leg` is null for anything but a clevis. */
-export const strandEntrySchema = z.strictObject({ item: itemIdSchema, leg: legSchema.nullable() });
+export const strandEntrySchema = z.strictObject({ item: itemIdSchema, leg: z.nullable(legSchema) });
 export type StrandEntry = z.infer<typeof strandEntrySchema>;
 
 export const wireEndSchema = z.discriminatedUnion('form', [
@@ -57,8 +62,8 @@ export const wireEndSchema = z.discriminatedUnion('form', [
   z.strictObject({
     form: z.literal('wrappedLoop'),
     insideDiameterM: positiveLengthM,
-    turns: z.number().min(0.5).max(3),
-    wraps: z.number().min(0).max(12),
+    turns: z.number().check(z.minimum(0.5), z.maximum(3)),
+    wraps: z.number().check(z.minimum(0), z.maximum(12)),
     /** Left over behind the last wrap and clipped, m. */
     tagM: lengthM,
   }),
@@ -80,7 +85,7 @@ export const carrierSchema = z.strictObject({
 export const buildSchema = z.strictObject({
   carrier: carrierSchema,
   items: z.record(itemIdSchema, itemSchema),
-  strand: z.array(strandEntrySchema).max(200),
+  strand: z.array(strandEntrySchema).check(z.maxLength(200)),
 });
 export type Build = z.infer<typeof buildSchema>;
 
@@ -90,7 +95,7 @@ export type Family = z.infer<typeof familySchema>;
 
 /** Until a lure is marked made its loops are open in the mind: a design. Then `build` is what lies on the bench. */
 export const madeSchema = z.strictObject({
-  onDay: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a day like 2031-09-14'),
+  onDay: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, 'a day like 2031-09-14')),
   build: buildSchema,
 });
 
@@ -98,9 +103,9 @@ export const lureSchema = z.strictObject({
   id: lureIdSchema,
   name: shortText,
   family: familySchema,
-  note: z.string().max(4000),
+  note: z.string().check(z.maxLength(4000)),
   build: buildSchema,
-  made: madeSchema.nullable(),
+  made: z.nullable(madeSchema),
 });
 export type Lure = z.infer<typeof lureSchema>;
 

@@ -36,6 +36,7 @@ const THREADABLE: ReadonlySet<PartKind> = new Set([
   'weight',
   'dressing',
   'shrinkTube',
+  'filmBlade',
 ]);
 const HANGS_ON_LOOP: ReadonlySet<PartKind> = new Set(['splitRing', 'hook', 'blade']);
 

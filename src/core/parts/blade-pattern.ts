@@ -41,6 +41,9 @@ export interface PatternFacts {
   readonly reference: PatternReference;
 }
 
+/** One lobe of a film blade, from the hub (x = 0) to its tip. */
+export const FILM_LOBE: OutlineShape = { widestAt: 0.62, root: { p: 1.5, e: 0.8 }, tip: { p: 2, e: 0.5 } };
+
 const ROUND = { p: 2, e: 0.5 } as const;
 const POINTED = { p: 2, e: 1 } as const;
 const SHOULDERED = { p: 1.8, e: 0.65 } as const;

@@ -1,8 +1,8 @@
 /** Mass of a part from its geometry and its material's density, kg: the check on every measured mass. */
 import { never } from '../never';
-import { PATTERNS } from './blade-pattern';
+import { FILM_LOBE, PATTERNS } from './blade-pattern';
 import { densityOf } from './material';
-import { sheetArea } from './outline';
+import { filmLobe, planArea, sheetArea } from './outline';
 import type { Part } from './part';
 import { radiusProfile } from './profile';
 
@@ -19,6 +19,8 @@ export function materialVolume(part: Part): number {
     }
     case 'blade':
       return (sheetArea(PATTERNS[part.pattern].outline, part) - disc(part.holeDiameterM)) * part.thicknessM;
+    case 'filmBlade':
+      return (2 * planArea(FILM_LOBE, filmLobe(part)) - disc(part.boreM)) * part.thicknessM;
     case 'bead':
       return part.wallM === null ? solidBored(part) : shell(part, part.wallM);
     case 'weight':

@@ -13,6 +13,7 @@ export const MATERIALS = {
   tungsten: { name: 'tungsten composite', densityKgM3: 17000 },
   glass: { name: 'glass', densityKgM3: 2500 },
   plastic: { name: 'plastic', densityKgM3: 1180 },
+  polyester: { name: 'polyester film', densityKgM3: 1380 },
   polyolefin: { name: 'polyolefin', densityKgM3: 950 },
   hair: { name: 'hair', densityKgM3: 1000 },
   feather: { name: 'feather', densityKgM3: 800 },

@@ -12,6 +12,11 @@ export interface BladeShape {
   readonly holeOffsetM: number;
 }
 
+/** One lobe of a film blade as a shape: flat, from the middle of the film to one tip. */
+export function filmLobe(film: { readonly spanM: number; readonly widthM: number }): BladeShape {
+  return { lengthM: film.spanM / 2, widthM: film.widthM, cupDepthM: 0, holeOffsetM: 0 };
+}
+
 /** Chord over width at station x, 0…1. */
 export function chordRatio(outline: OutlineShape, x: number): number {
   if (x <= 0 || x >= 1) return 0;
@@ -33,6 +38,8 @@ export interface BladeStrips {
   readonly armM: Float64Array;
   /** Area of each strip, m². */
   readonly areaM2: Float64Array;
+  /** Chord of each strip, m. */
+  readonly chordM: Float64Array;
   /** Mean depth of the hollow over each strip, m. */
   readonly hollowM: Float64Array;
 }
@@ -41,6 +48,7 @@ export interface BladeStrips {
 export function bladeStrips(outline: OutlineShape, shape: BladeShape, count = 20): BladeStrips {
   const armM = new Float64Array(count);
   const areaM2 = new Float64Array(count);
+  const chordM = new Float64Array(count);
   const hollowM = new Float64Array(count);
   const step = Math.PI / count;
   for (let i = 0; i < count; i++) {
@@ -48,10 +56,12 @@ export function bladeStrips(outline: OutlineShape, shape: BladeShape, count = 20
     const x = (1 - Math.cos(theta)) / 2;
     const dx = (Math.sin(theta) / 2) * step;
     armM[i] = x * shape.lengthM - shape.holeOffsetM;
-    areaM2[i] = chordRatio(outline, x) * shape.widthM * dx * shape.lengthM;
+    const chord = chordRatio(outline, x) * shape.widthM;
+    chordM[i] = chord;
+    areaM2[i] = chord * dx * shape.lengthM;
     hollowM[i] = (2 / 3) * shape.cupDepthM * 4 * x * (1 - x);
   }
-  return { count, armM, areaM2, hollowM };
+  return { count, armM, areaM2, chordM, hollowM };
 }
 
 /** Plan area, m². */

@@ -8,8 +8,7 @@ import { MATERIAL_IDS } from './material';
 
 export const partIdSchema = z
   .string()
-  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a part id: small letters, digits and single hyphens')
-  .max(80)
+  .check(z.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a part id: small letters, digits and single hyphens'), z.maxLength(80))
   .brand<'PartId'>();
 
 export const finishSchema = z.strictObject({
@@ -24,10 +23,10 @@ const common = {
   name: shortText,
   maker: shortText,
   /** What the maker calls the size; null where parts of the kind are sold by measure. */
-  label: z.string().max(20).nullable(),
+  label: z.nullable(z.string().check(z.maxLength(20))),
   material: z.enum(MATERIAL_IDS),
   finish: finishSchema,
-  massKg: z.number().positive().max(1),
+  massKg: z.number().check(z.positive(), z.maximum(1)),
 };
 
 /** Straight wire sold in lengths; the mass is that of one stock length. */
@@ -71,6 +70,17 @@ export const bladeSchema = z.strictObject({
   backFinish: finishSchema,
 });
 
+/** A propeller of soft film threaded through its middle: two lobes, open flat or folded back to a V. */
+export const filmBladeSchema = z.strictObject({
+  kind: z.literal('filmBlade'),
+  ...common,
+  /** Tip to tip, lying flat. */
+  spanM: positiveLengthM,
+  widthM: positiveLengthM,
+  thicknessM: positiveLengthM,
+  boreM: positiveLengthM,
+});
+
 const bored = { lengthM: positiveLengthM, boreM: positiveLengthM };
 
 export const beadSchema = z.strictObject({
@@ -80,7 +90,7 @@ export const beadSchema = z.strictObject({
   shape: z.enum(['round', 'faceted', 'disc']),
   diameterM: positiveLengthM,
   /** Wall of a hollow metal bead; null when solid. */
-  wallM: positiveLengthM.nullable(),
+  wallM: z.nullable(positiveLengthM),
 });
 
 /** A tube on the wire: the bearing a bell rides on, or a spacer. */
@@ -173,13 +183,14 @@ export const shrinkTubeSchema = z.strictObject({
   suppliedWallM: positiveLengthM,
   stockLengthM: positiveLengthM,
   /** Share of its length that the tube loses when it shrinks. */
-  lengthwiseShrink: z.number().min(0).max(0.3),
+  lengthwiseShrink: z.number().check(z.minimum(0), z.maximum(0.3)),
 });
 
 export const partSchema = z.discriminatedUnion('kind', [
   wireSchema,
   clevisSchema,
   bladeSchema,
+  filmBladeSchema,
   beadSchema,
   sleeveSchema,
   bellSchema,
@@ -196,7 +207,8 @@ export type Part = z.infer<typeof partSchema>;
 export type PartKind = Part['kind'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 export type Blade = PartOf<'blade'>;
+export type FilmBlade = PartOf<'filmBlade'>;
 export type Wire = PartOf<'wire'>;
 export type Hook = PartOf<'hook'>;
 
-export const PART_KINDS = partSchema.options.map((option) => option.shape.kind.value) as PartKind[];
+export const PART_KINDS = partSchema.def.options.flatMap((option) => option.def.shape.kind.def.values);

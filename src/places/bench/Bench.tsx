@@ -116,7 +116,10 @@ function OpenBench({ history, isDark }: { readonly history: LureHistory; readonl
   const layout = useMemo(() => layOut(build), [build]);
   const seats = useMemo(() => spinSeats(build, layout), [build, layout]);
   const prediction = useMemo(() => predict(build, LAKE_WATER, [speedMps]), [build, speedMps]);
-  const findings = useMemo(() => findFindings(lure, { water: LAKE_WATER, speedMps }, CATALOGUE), [lure, speedMps]);
+  const findings = useMemo(
+    () => findFindings(lure, { water: LAKE_WATER, speedMps, rules: [], prediction }, CATALOGUE),
+    [lure, speedMps, prediction],
+  );
   const cuts = useMemo(() => cutLengths(build, layout), [build, layout]);
   const units = useMemo(() => stringUnits(build), [build]);
   const ratesBefore = useRatesBefore(history, prediction, speedMps);

@@ -1,0 +1,91 @@
+/**
+ * What a blade's clevis turns on: the wire through it, and whatever stands behind it and takes the blade's drag.
+ * Coefficients wet and clean, trade estimates; radii from the parts.
+ */
+import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/spin';
+import type { MaterialId } from '../parts/material';
+import type { Part } from '../parts/part';
+import type { Layout } from './layout';
+import type { ItemId } from './lure';
+
+/** Coefficient of friction of brass or steel on each material. */
+const FRICTION: Readonly<Record<MaterialId, number>> = {
+  brass: 0.15,
+  copper: 0.17,
+  nickelSilver: 0.15,
+  stainless: 0.16,
+  springSteel: 0.17,
+  aluminium: 0.2,
+  lead: 0.3,
+  tungsten: 0.16,
+  glass: 0.1,
+  plastic: 0.18,
+  polyester: 0.18,
+  polyolefin: 0.25,
+  hair: 0.35,
+  feather: 0.35,
+};
+/** Play below which the stack pinches the clevis, and what the pinch then costs. Trade estimates. */
+export const LEAST_PLAY_M = 0.0002;
+const PINCH_TORQUE_NM = 4e-5;
+
+/** A state a blade gets into on the water, to try what it does. */
+export const BLADE_STATES = ['clean', 'weed', 'crossedClevis'] as const;
+export type BladeState = (typeof BLADE_STATES)[number];
+
+/** A strand of weed round the clevis drags and holds; trade estimate. */
+const WEED_TORQUE_NM = 6e-5;
+/** A clevis that has swung across its wire binds on it and cannot let the blade out. Trade estimates. */
+const CROSSED_FRICTION_FACTOR = 4;
+const CROSSED_SPREAD_RAD = (25 * Math.PI) / 180;
+
+export interface Seated {
+  readonly item: ItemId;
+  readonly part: Part;
+  readonly dropM: number;
+  readonly boreM: number;
+  /** Outer radius of what bears on the thing behind. */
+  readonly legRadiusM: number;
+}
+
+/** The bearing of something that turns on the wire of this layout, in a state. */
+export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'clean'): Bearing {
+  const behind = behindOf(layout, seated.item);
+  const pinchNm = layout.freeRoom.x1M - layout.freeRoom.x0M < LEAST_PLAY_M ? PINCH_TORQUE_NM : 0;
+  const clean: Bearing = {
+    ...GOOD_CLEVIS_BEARING,
+    dropM: seated.dropM,
+    friction: FRICTION[seated.part.material],
+    faceFriction: behind ? FRICTION[behind.material] : FRICTION.stainless,
+    wireRadiusM: layout.wireDiameterM / 2,
+    faceRadiusM: faceRadius(seated, behind, layout.wireDiameterM),
+    steadyTorqueNm: pinchNm,
+  };
+  switch (state) {
+    case 'clean':
+      return clean;
+    case 'weed':
+      return { ...clean, steadyTorqueNm: clean.steadyTorqueNm + WEED_TORQUE_NM };
+    case 'crossedClevis':
+      return {
+        ...clean,
+        friction: clean.friction * CROSSED_FRICTION_FACTOR,
+        faceFriction: clean.faceFriction * CROSSED_FRICTION_FACTOR,
+        mostSpreadRad: CROSSED_SPREAD_RAD,
+      };
+  }
+}
+
+/** The part directly behind this one on the wire; null for the tail wraps. */
+export function behindOf(layout: Layout, item: ItemId): Part | null {
+  const last = layout.strand.findLast((entry) => entry.item.id === item);
+  const next = last ? layout.strand[last.index + 1] : undefined;
+  return next?.item.part ?? null;
+}
+
+/** A round bead touches on the rim of its bore, a flat face out to where both still reach. */
+function faceRadius(seated: Seated, behind: Part | null, wireDiameterM: number): number {
+  const innerM = Math.max(seated.boreM / 2, wireDiameterM / 2);
+  if (behind?.kind === 'bead' && behind.shape === 'round') return Math.max(behind.boreM / 2, innerM) + 0.00015;
+  return (innerM + seated.legRadiusM) / 2 + 0.0002;
+}

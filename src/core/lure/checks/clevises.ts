@@ -1,0 +1,79 @@
+/** Room for a clevis to turn, what lies inside it, and what it bears on. */
+import type { Part } from '../../parts/part';
+import { behindOf } from '../bearing';
+import { strandIndexes, threadParts } from '../editing';
+import type { Finding, Repair } from '../finding';
+import type { Layout, PlacedClevis } from '../layout';
+import type { Build, ItemId } from '../lure';
+import { beadToAdd } from './blades';
+
+/** Play a clevis needs to turn without binding, and what is usually left. Trade estimates. */
+export const LEAST_ROOM_M = 0.0005;
+export const USUAL_ROOM_M = 0.0015;
+
+export function clevisFindings(build: Build, layout: Layout, spare: readonly Part[]): Finding[] {
+  return [
+    ...layout.clevises.flatMap((clevis) => [...room(build, clevis), ...empty(layout, clevis)]),
+    ...turning(layout).flatMap((item) => guard(build, layout, item, spare)),
+  ];
+}
+
+/** What takes a blade's drag on the wire: clevises that carry one, and films. */
+function turning(layout: Layout): ItemId[] {
+  const clevises = layout.clevises.filter(({ item }) => layout.off.some(({ parent }) => parent === item.id));
+  const films = layout.strand.filter(({ item }) => item.part.kind === 'filmBlade');
+  return [...clevises, ...films].map(({ item }) => item.id);
+}
+
+function room(build: Build, { item, clevis, insideM }: PlacedClevis): Finding[] {
+  const roomM = build.carrier.freeRoomM;
+  const isTight = roomM < LEAST_ROOM_M;
+  const play: Finding = {
+    code: 'clevisRoom',
+    key: `clevisRoom ${item.id}`,
+    severity: isTight ? 'fault' : 'good',
+    items: [item.id],
+    roomM,
+    wantedM: LEAST_ROOM_M,
+    repairs: isTight
+      ? [{ code: 'setFreeRoom', toM: USUAL_ROOM_M, edits: [{ kind: 'carrier', changes: { freeRoomM: USUAL_ROOM_M } }] }]
+      : [],
+  };
+  if (insideM <= clevis.legGapM) return [play];
+  return [
+    play,
+    {
+      code: 'crowdedClevis',
+      key: `crowdedClevis ${item.id}`,
+      severity: 'fault',
+      items: [item.id],
+      insideM,
+      gapM: clevis.legGapM,
+      repairs: [],
+    },
+  ];
+}
+
+function empty(layout: Layout, { item }: PlacedClevis): Finding[] {
+  if (layout.off.some(({ parent }) => parent === item.id)) return [];
+  return [{ code: 'emptyClevis', key: `emptyClevis ${item.id}`, severity: 'caution', items: [item.id], repairs: [] }];
+}
+
+function guard(build: Build, layout: Layout, item: ItemId, spare: readonly Part[]): Finding[] {
+  const bearsOn = roughness(behindOf(layout, item));
+  if (!bearsOn) return [];
+  const last = strandIndexes(build, item).at(-1);
+  const part = beadToAdd(layout, spare);
+  const repairs: Repair[] =
+    last === undefined || !part
+      ? []
+      : [{ code: 'addBeads', count: 1, part, edits: [threadParts(build, part, last + 1)] }];
+  return [{ code: 'missingGuard', key: `missingGuard ${item}`, severity: 'caution', items: [item], bearsOn, repairs }];
+}
+
+function roughness(behind: Part | null) {
+  if (behind === null) return 'wraps';
+  if (behind.kind === 'dressing') return 'thread';
+  if (behind.kind === 'shrinkTube') return 'tube';
+  return behind.material === 'lead' ? 'lead' : null;
+}

@@ -1,0 +1,58 @@
+/** What a part is wanted for: which place it takes, which edits put it there, whether it fits. */
+import type { Part } from '../parts/part';
+import type { Edit } from './edit';
+import { seatPart, threadParts } from './editing';
+import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Misfit, type Place } from './fit';
+import { itemOf, type Build, type ItemId, type Seat } from './lure';
+
+export type Placement =
+  | { readonly put: 'swap'; readonly item: ItemId }
+  | { readonly put: 'wire' }
+  | { readonly put: 'thread'; readonly index: number }
+  | { readonly put: 'seat'; readonly seat: Exclude<Seat, { on: 'strand' }> };
+
+/** The part that stands in the place now; null where there is none. */
+export function partInPlace(build: Build, placement: Placement): Part | null {
+  switch (placement.put) {
+    case 'swap':
+      return itemOf(build, placement.item).part;
+    case 'wire':
+      return build.carrier.wire;
+    case 'thread':
+    case 'seat':
+      return null;
+  }
+}
+
+/** The edits that put this part there; none when it is of no kind that could. */
+export function placementEdits(build: Build, placement: Placement, part: Part): Edit[] {
+  switch (placement.put) {
+    case 'swap':
+      return [{ kind: 'swapPart', item: placement.item, part }];
+    case 'wire':
+      return part.kind === 'wire' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
+    case 'thread':
+      return [threadParts(build, part, placement.index)];
+    case 'seat':
+      return [seatPart(build, part, placement.seat)];
+  }
+}
+
+export function placeFor(build: Build, placement: Placement): Place {
+  switch (placement.put) {
+    case 'swap':
+      return placeOf(build, itemOf(build, placement.item));
+    case 'wire':
+      return wirePlace(build);
+    case 'thread':
+      return threadPlace(build, placement.index);
+    case 'seat':
+      return seatPlace(build, placement.seat);
+  }
+}
+
+/** For each part why it does not go there; empty where it does. The place is looked at once for all of them. */
+export function misfitsInPlace(build: Build, placement: Placement, parts: readonly Part[]): Misfit[][] {
+  const place = placeFor(build, placement);
+  return parts.map((part) => misfits(part, place));
+}
