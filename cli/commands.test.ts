@@ -61,11 +61,17 @@ describe('the core for scripts', () => {
     for (const { total_m, terms } of lengths) {
       expect(terms.reduce((sum, { length_m }) => sum + length_m, 0)).toBeCloseTo(total_m, 12);
     }
-    expect(run('findings', ['demo:hovna-lantern'])).toMatchObject(
-      [{ code: 'bladeAgainstHook', severity: 'good', words: { title: /./ } }, {}, {}].map((each, i) =>
-        i === 0 ? { code: 'bladeAgainstHook', severity: 'good' } : each,
-      ),
-    );
+    const found = run('findings', ['demo:hovna-lantern']) as {
+      code: string;
+      severity: string;
+      words: { title: string };
+    }[];
+    expect(found.length).toBeGreaterThan(2);
+    for (const { severity, words } of found) {
+      expect(severity).toBe('good');
+      expect(words.title).toMatch(/./);
+    }
+    expect(found.map(({ code }) => code)).toContain('bladeAgainstHook');
   });
 
   it.each([

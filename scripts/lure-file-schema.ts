@@ -1,5 +1,6 @@
 /** The lure file's JSON Schema, from the Zod schema that reads it. */
-import { z } from '../src/core/schema';
+import * as z from 'zod/mini';
+import '../src/core/schema';
 import { lureFileSchema } from '../src/core/lure/lure-file';
 
 export function lureFileJsonSchema() {

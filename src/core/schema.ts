@@ -3,11 +3,9 @@
  * jitless, so that no code is made from strings and a strict content security policy holds.
  */
 import * as z from 'zod/mini';
-import { en } from 'zod/locales';
+import en from 'zod/v4/locales/en.js';
 
 z.config({ ...en(), jitless: true });
-
-export * as z from 'zod/mini';
 
 /** A length of something that exists, m: above zero and no longer than a boat. */
 export const positiveLengthM = z.number().check(z.positive(), z.maximum(10));

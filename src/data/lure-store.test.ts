@@ -8,8 +8,11 @@ import type { Deed } from '../core/lure/history';
 import { lureIdSchema } from '../core/lure/lure';
 import { MazurkaDatabase } from './database';
 import { toFailure } from './failure';
-import { freeId, idFromName, LureStore, type OpenLure, type Stored } from './lure-store';
-import { SettingsStore, USUAL_SETTINGS } from './settings-store';
+import type { Stored } from './guarded';
+import { freeId, idFromName } from '../core/lure/lure-id';
+import { LureStore, type OpenLure } from './lure-store';
+import { USUAL_SETTINGS } from './settings';
+import { SettingsStore } from './settings-store';
 
 let names = 0;
 const opened: MazurkaDatabase[] = [];

@@ -4,19 +4,18 @@
  */
 import { liveQuery } from 'dexie';
 import { lureHistorySchema, performDeed, startHistory, type Deed, type LureHistory } from '../core/lure/history';
-import { lureIdSchema, type Lure, type LureId } from '../core/lure/lure';
+import type { Lure, LureId } from '../core/lure/lure';
+import { freeId } from '../core/lure/lure-id';
 import type { Refusal } from '../core/lure/structure';
 import type { MazurkaDatabase } from './database';
 import { type StoredLure } from './database';
-import { StorageError, toFailure, type StorageFailure } from './failure';
+import { StorageError } from './failure';
+import { guarded, type Stored } from './guarded';
 
 export interface OpenLure {
   readonly history: LureHistory;
   readonly rev: number;
 }
-
-export type Stored<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: StorageFailure };
 
 export type PerformResult =
   | { readonly outcome: 'done'; readonly open: OpenLure; readonly onOthersWork: boolean }
@@ -138,13 +137,8 @@ export class LureStore {
     );
   }
 
-  private async guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
-    try {
-      await this.database.openChecked();
-      return { ok: true, value: await work() };
-    } catch (error) {
-      return { ok: false, failure: toFailure(error) };
-    }
+  private guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
+    return guarded(this.database, work);
   }
 
   /** Calls back with the revision each time the record changes, in this tab or another. */
@@ -174,24 +168,4 @@ function parseRow(row: StoredLure | undefined, id: string): OpenLure {
     throw new StorageError({ code: 'damaged', lureId: id, path });
   }
   return { history: parsed.data, rev: row.rev };
-}
-
-/** The id itself, or with the first free number behind it. */
-export function freeId(wanted: string, taken: ReadonlySet<string>): LureId {
-  for (let number = 1; ; number++) {
-    const id = number === 1 ? wanted : `${wanted}-${number}`;
-    if (!taken.has(id)) return lureIdSchema.parse(id);
-  }
-}
-
-/** A lure id from a name: `Hovna Lantern` → `hovna-lantern`. */
-export function idFromName(name: string): LureId {
-  const plain = name
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60);
-  return lureIdSchema.parse(plain === '' ? 'lure' : plain);
 }

@@ -1,35 +1,7 @@
 /** The user's settings, one record. Unreadable settings fall back to the usual ones: they hold no work. */
 import { liveQuery } from 'dexie';
-import { z } from '../core/schema';
 import type { MazurkaDatabase } from './database';
-
-export const retrieveSchema = z.strictObject({
-  by: z.enum(['reel', 'mph', 'kmh', 'mps']),
-  /** Reel handle turns a second, and line taken in by one. */
-  turnsPerS: z.number().check(z.minimum(0), z.maximum(8)),
-  linePerTurnM: z.number().check(z.minimum(0.05), z.maximum(3)),
-  /** Speed when it is given directly. */
-  speedMps: z.number().check(z.minimum(0), z.maximum(5)),
-});
-export type Retrieve = z.infer<typeof retrieveSchema>;
-
-export const settingsSchema = z.strictObject({
-  system: z.enum(['metric', 'trade']),
-  theme: z.enum(['auto', 'light', 'dark']),
-  retrieve: retrieveSchema,
-  /** Show the blade turning slower than life by this much. */
-  slowedBy: z.union([z.literal(1), z.literal(8)]),
-  lastLure: z.nullable(z.string()),
-});
-export type Settings = z.infer<typeof settingsSchema>;
-
-export const USUAL_SETTINGS: Settings = {
-  system: 'metric',
-  theme: 'auto',
-  retrieve: { by: 'reel', turnsPerS: 1, linePerTurnM: 0.66, speedMps: 0.66 },
-  slowedBy: 1,
-  lastLure: null,
-};
+import { settingsSchema, USUAL_SETTINGS, type Settings } from './settings';
 
 const KEY = 'settings';
 

@@ -1,14 +1,28 @@
 /** The stores on the browser's own database. Made once, on first use in the browser. */
 import { MazurkaDatabase } from './database';
 import { LureStore } from './lure-store';
+import { PartsStore } from './parts-store';
+import { RulesStore } from './rules-store';
 import { SettingsStore } from './settings-store';
 
-let made: { readonly lures: LureStore; readonly settings: SettingsStore } | null = null;
+export interface Stores {
+  readonly lures: LureStore;
+  readonly parts: PartsStore;
+  readonly rules: RulesStore;
+  readonly settings: SettingsStore;
+}
 
-export function stores() {
+let made: Stores | null = null;
+
+export function stores(): Stores {
   if (!made) {
     const database = new MazurkaDatabase();
-    made = { lures: new LureStore(database, () => Date.now()), settings: new SettingsStore(database) };
+    made = {
+      lures: new LureStore(database, () => Date.now()),
+      parts: new PartsStore(database),
+      rules: new RulesStore(database),
+      settings: new SettingsStore(database),
+    };
   }
   return made;
 }

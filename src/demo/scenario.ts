@@ -2,11 +2,12 @@
  * The one invented scenario behind every example: the lake country of Ilmaskar, its people, waters and parts makers.
  * None of it exists. Data in scenario.json and lures/, checked here against the schemas.
  */
-import { shortText, z } from '../core/schema';
+import * as z from 'zod/mini';
+import { shortText } from '../core/schema';
 import { lureFileSchema } from '../core/lure/lure-file';
 import type { Lure } from '../core/lure/lure';
 import raw from './scenario.json';
-import hovnaLantern from './lures/hovna-lantern.json';
+import { FIRST_LURE } from './first-lure';
 import suvraNeedle from './lures/suvra-needle.json';
 import mirrowDrum from './lures/mirrow-drum.json';
 
@@ -35,6 +36,7 @@ export const scenarioSchema = z.strictObject({
 export const SCENARIO = scenarioSchema.parse(raw);
 
 /** The finished demo lures, the first of which a newcomer sees. The slug is the lure's id. */
-export const DEMO_LURES: readonly Lure[] = [hovnaLantern, suvraNeedle, mirrowDrum].map(
-  (file) => lureFileSchema.parse(file).lure,
-);
+export const DEMO_LURES: readonly Lure[] = [
+  FIRST_LURE,
+  ...[suvraNeedle, mirrowDrum].map((file) => lureFileSchema.parse(file).lure),
+];

@@ -4,20 +4,19 @@ import { useMemo, useRef } from 'react';
 import type { Finding } from '../core/lure/finding';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
-import type { SpinSeat } from '../core/lure/spin-seats';
-import { bladeReach } from '../core/parts/outline';
 import { showLength, type UnitSystem } from '../core/units/write';
-import { drawElevation, type Pick } from './elevation';
+import { drawElevation, type Pick } from './drawn-things';
 import { Rule } from './Rule';
 import { PaintDefs, Shapes } from './Shapes';
 import type { StageView } from './stage-view';
-import { useTurning, type SeatMotion } from './use-turning';
+import type { Motion } from './motion';
+import { useTurning } from './use-turning';
 
 export interface ElevationProps {
   readonly build: Build;
   readonly layout: Layout;
   readonly view: StageView;
-  readonly motions: readonly SeatMotion[];
+  readonly motions: readonly Motion[];
   readonly findings: readonly Finding[];
   readonly system: UnitSystem;
   readonly slowedBy: number;
@@ -38,6 +37,7 @@ export function Elevation(props: ElevationProps) {
     const found = target instanceof Element ? target.closest('[data-pick]')?.getAttribute('data-pick') : null;
     if (found) onPick(found as Pick);
   };
+  const hung = motions.filter(({ clevis }) => clevis !== null);
   const mm = `translate(${view.originX} ${view.originY}) scale(${view.pxPerMm})`;
   return (
     <div role="presentation" onClick={(event) => pickAt(event.target)} className="relative cursor-pointer select-none">
@@ -54,7 +54,7 @@ export function Elevation(props: ElevationProps) {
       >
         <PaintDefs shapes={things.flatMap(({ shapes }) => shapes)} />
         {motions.map((motion) => (
-          <Sweep key={motion.seat.item.id} motion={motion} view={view} />
+          <Sweep key={motion.station} motion={motion} view={view} />
         ))}
         <g transform={mm}>
           {things.map(({ pick, atMm, mirrored, shapes }, i) => (
@@ -67,8 +67,8 @@ export function Elevation(props: ElevationProps) {
             </g>
           ))}
         </g>
-        {motions.map(({ seat, spreadRad }) => (
-          <SweepHit key={seat.item.id} seat={seat} spreadRad={spreadRad} view={view} />
+        {motions.map((motion) => (
+          <SweepHit key={motion.station} motion={motion} view={view} />
         ))}
         {things.map(({ pick, hit }, i) => {
           const isPicked = pick === picked;
@@ -92,11 +92,11 @@ export function Elevation(props: ElevationProps) {
           );
         })}
         <FreeRoom layout={layout} view={view} system={system} />
-        {motions.map((motion, i) => (
+        {hung.map((motion, i) => (
           <RestReach
-            key={motion.seat.item.id}
+            key={motion.station}
             motion={motion}
-            lane={motions.length - 1 - i}
+            lane={hung.length - 1 - i}
             findings={findings}
             view={view}
             system={system}
@@ -115,12 +115,11 @@ export function Elevation(props: ElevationProps) {
 }
 
 /** The ring the tip runs on, seen almost edge on. */
-function Sweep({ motion, view }: { readonly motion: SeatMotion; readonly view: StageView }) {
-  const { seat, spreadRad, rateHz } = motion;
+function Sweep({ motion, view }: { readonly motion: Motion; readonly view: StageView }) {
+  const { holeM, dropM, reachM, spreadRad, rateHz } = motion;
   if (rateHz === 0) return null;
-  const reachM = bladeReach(seat.blade);
-  const x = view.toX(seat.holeM + reachM * Math.cos(spreadRad));
-  const radius = (seat.dropM + reachM * Math.sin(spreadRad)) * 1000 * view.pxPerMm;
+  const x = view.toX(holeM + reachM * Math.cos(spreadRad));
+  const radius = (dropM + reachM * Math.sin(spreadRad)) * 1000 * view.pxPerMm;
   return (
     <ellipse
       cx={x}
@@ -136,36 +135,25 @@ function Sweep({ motion, view }: { readonly motion: SeatMotion; readonly view: S
 }
 
 /** Where a press means the blade: anywhere it sweeps that no other part lies; and its clevis on the wire. */
-function SweepHit({
-  seat,
-  spreadRad,
-  view,
-}: {
-  readonly seat: SpinSeat;
-  readonly spreadRad: number;
-  readonly view: StageView;
-}) {
-  const reachM = bladeReach(seat.blade);
-  const [hole, tip] = [view.toX(seat.holeM), view.toX(seat.holeM + reachM * Math.cos(spreadRad))];
+function SweepHit({ motion, view }: { readonly motion: Motion; readonly view: StageView }) {
+  const { station, clevis, holeM, dropM, reachM, spreadRad } = motion;
+  const [hole, tip] = [view.toX(holeM), view.toX(holeM + reachM * Math.cos(spreadRad))];
   const px = (lengthM: number) => lengthM * 1000 * view.pxPerMm;
-  const radius = px(seat.dropM + reachM * Math.sin(spreadRad)) + 4;
+  const radius = px(dropM + reachM * Math.sin(spreadRad)) + 4;
   const y = view.originY;
-  const { foreM, aftM, item } = seat.clevis;
   return (
     <>
-      <path
-        data-pick={seat.item.id}
-        d={`M${hole - 4} ${y}L${tip + 4} ${y - radius}V${y + radius}Z`}
-        fill="transparent"
-      />
-      <rect
-        data-pick={item.id}
-        x={view.toX(foreM) - 2}
-        width={px(aftM - foreM) + 4}
-        y={y - px(seat.dropM)}
-        height={2 * px(seat.dropM)}
-        fill="transparent"
-      />
+      <path data-pick={station} d={`M${hole - 4} ${y}L${tip + 4} ${y - radius}V${y + radius}Z`} fill="transparent" />
+      {clevis && (
+        <rect
+          data-pick={clevis.item}
+          x={view.toX(clevis.foreM) - 2}
+          width={px(clevis.aftM - clevis.foreM) + 4}
+          y={y - px(dropM)}
+          height={2 * px(dropM)}
+          fill="transparent"
+        />
+      )}
     </>
   );
 }
@@ -178,26 +166,26 @@ function RestReach({
   view,
   system,
 }: {
-  readonly motion: SeatMotion;
+  readonly motion: Motion;
   /** Blades on one wire are measured one above the other. */
   readonly lane: number;
   readonly findings: readonly Finding[];
   readonly view: StageView;
   readonly system: UnitSystem;
 }) {
-  const { seat } = motion;
+  const { station, holeM, dropM, reachM } = motion;
   const rest = findings
     .filter((finding) => finding.code === 'bladeAgainstHook')
-    .filter((finding) => finding.posture === 'rest' && finding.items[0] === seat.item.id)
+    .filter((finding) => finding.posture === 'rest' && finding.items[0] === station)
     .sort((a, b) => a.clearanceM - b.clearanceM)[0];
   const y = view.heightPx - 52 - lane * 30;
-  const tipM = seat.holeM + bladeReach(seat.blade);
-  const [hole, tip] = [view.toX(seat.holeM), view.toX(tipM)];
+  const tipM = holeM + reachM;
+  const [hole, tip] = [view.toX(holeM), view.toX(tipM)];
   return (
     <g className="text-ink-soft" aria-hidden>
       <g stroke="currentColor" strokeWidth={1.2}>
         <line x1={hole} x2={tip} y1={y} y2={y} strokeDasharray="6 4" />
-        <line x1={hole} x2={hole} y1={view.originY + seat.dropM * 1000 * view.pxPerMm} y2={y + 4} opacity={0.5} />
+        <line x1={hole} x2={hole} y1={view.originY + dropM * 1000 * view.pxPerMm} y2={y + 4} opacity={0.5} />
         <line x1={tip} x2={tip} y1={y - 6} y2={y + 6} />
       </g>
       <text x={(hole + tip) / 2} y={y + 15} textAnchor="middle" fontSize={12} fill="currentColor">

@@ -3,9 +3,10 @@
  * Local axes: along the blade from its hole, across it, and out of its front face (the hollow opens the other way).
  * World: x to the tail, y up, z to the eye. The blade turns from +y towards +z.
  */
-import { PATTERNS } from '../core/parts/blade-pattern';
-import { chordRatio, hollowDepth } from '../core/parts/outline';
-import type { Blade, Finish } from '../core/parts/part';
+import { FILM_LOBE, PATTERNS } from '../core/parts/blade-pattern';
+import { chordRatio, filmLobe, hollowDepth } from '../core/parts/outline';
+import type { BladePattern, OutlineShape } from '../core/parts/blade-pattern';
+import type { Blade, FilmBlade, Finish } from '../core/parts/part';
 import { darker, lighter, mix } from './colour';
 import { polygon, scatter, type Point } from './path';
 import type { Shape } from './shape';
@@ -14,13 +15,45 @@ const MM = 1000;
 /** Facets along and across: enough to look round, few enough to move sixty times a second. */
 const MOVING = { along: 16, across: 8 } as const;
 const STILL = { along: 24, across: 14 } as const;
+const SMALL = { along: 14, across: 6 } as const;
 const LIGHT = unit([-0.3, 0.75, 0.6]);
 const GLINT = unit([LIGHT[0], LIGHT[1], LIGHT[2] + 1]);
 
 type Vector = readonly [number, number, number];
 
+/** One sheet that stands out from the axle: a blade hung by its hole, or half of a film. */
+export interface Lobe {
+  readonly outline: OutlineShape;
+  /** For what stands up from the plain cup; null where nothing does. */
+  readonly pattern: BladePattern | null;
+  readonly lengthM: number;
+  readonly widthM: number;
+  readonly cupDepthM: number;
+  readonly holeOffsetM: number;
+  readonly holeDiameterM: number;
+  readonly texture: Blade['texture'];
+  readonly finish: Finish;
+  readonly backFinish: Finish;
+}
+
+export function lobeOfBlade(blade: Blade): Lobe {
+  return { ...blade, outline: PATTERNS[blade.pattern].outline };
+}
+
+export function lobeOfFilm(film: FilmBlade): Lobe {
+  return {
+    ...filmLobe(film),
+    outline: FILM_LOBE,
+    pattern: null,
+    holeDiameterM: film.boreM,
+    texture: 'smooth',
+    finish: film.finish,
+    backFinish: film.finish,
+  };
+}
+
 export interface BladeMesh {
-  readonly blade: Blade;
+  readonly blade: Lobe;
   /** Corner points, row by row from the root: along, across, out. */
   readonly corners: readonly Vector[];
   readonly facets: readonly (readonly [number, number, number, number])[];
@@ -44,8 +77,8 @@ export interface DrawnFacet {
   readonly depth: number;
 }
 
-export function bladeMesh(blade: Blade, { along, across }: { along: number; across: number } = MOVING): BladeMesh {
-  const outline = PATTERNS[blade.pattern].outline;
+export function bladeMesh(blade: Lobe, { along, across }: { along: number; across: number } = MOVING): BladeMesh {
+  const { outline } = blade;
   const corners: Vector[] = [];
   for (let i = 0; i <= along; i++) {
     const x = (1 - Math.cos((i / along) * Math.PI)) / 2;
@@ -74,8 +107,8 @@ export function bladeMesh(blade: Blade, { along, across }: { along: number; acro
   return { blade, corners, facets, hole };
 }
 
-/** A blade looked at square on its front, its root end at x = 0. */
-export function faceOnShapes(blade: Blade): Shape[] {
+/** A blade looked at square on its front, its root end at x = 0; `small` for a list. */
+export function faceOnShapes(blade: Blade, size: 'full' | 'small' = 'full'): Shape[] {
   const pose: BladePose = {
     holeMm: blade.holeOffsetM * MM,
     dropMm: 0,
@@ -84,7 +117,7 @@ export function faceOnShapes(blade: Blade): Shape[] {
     azimuthRad: Math.PI / 2,
     flipped: false,
   };
-  const { facets, hole } = poseBlade(bladeMesh(blade, STILL), pose);
+  const { facets, hole } = poseBlade(bladeMesh(lobeOfBlade(blade), size === 'full' ? STILL : SMALL), pose);
   return [
     ...facets.map(({ points, fill }) => ({ d: polygon(points), fill, stroke: fill, strokeWidth: 0.4 })),
     { d: polygon(hole), fill: '#e8ece9', stroke: '#3c4442', strokeWidth: 0.15 },
@@ -97,7 +130,7 @@ function onPage([x, y]: Vector): Point {
 }
 
 /** What stands up from the plain cup: flutes, a crease, a cranked tail. For the eye only. */
-function relief(blade: Blade, x: number, v: number): number {
+function relief(blade: Lobe, x: number, v: number): number {
   const width = blade.widthM * MM;
   switch (blade.pattern) {
     case 'flutedIndiana':

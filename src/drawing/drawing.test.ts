@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { LAKE_WATER } from '../core/hydro/water';
+import { predict } from '../core/predict';
 import { edited, itemId, on, part, plainSpinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { PATTERNS } from '../core/parts/blade-pattern';
@@ -7,14 +9,15 @@ import { bladeReach, planArea } from '../core/parts/outline';
 import { threadParts } from '../core/lure/editing';
 import { itemOf } from '../core/lure/lure';
 import { layOut } from '../core/lure/layout';
-import { spinSeats } from '../core/lure/spin-seats';
-import { bladeMesh, poseBlade, type BladePose } from './blade-mesh';
+import { filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { bladeMesh, lobeOfBlade, poseBlade, type BladePose } from './blade-mesh';
 import { mix } from './colour';
-import { drawElevation } from './elevation';
+import { drawElevation } from './drawn-things';
 import { paintOf } from './paint';
 import { portrait } from './portrait';
 import type { Shape } from './shape';
 import { curve, polygon, scatter } from './path';
+import { motionsOf } from './motion';
 import { stageView } from './stage-view';
 
 /** All numbers of a path, to be looked at together. */
@@ -56,7 +59,7 @@ describe('the drawn blade', () => {
   const blades = partsOfKind('blade');
 
   it.each(blades.map((blade) => [blade.id, blade] as const))('%s seen square on has its true plan area', (_, blade) => {
-    const { facets } = poseBlade(bladeMesh(blade, { along: 40, across: 10 }), FACE_ON);
+    const { facets } = poseBlade(bladeMesh(lobeOfBlade(blade), { along: 40, across: 10 }), FACE_ON);
     const drawnMm2 = facets.reduce((sum, { points }) => sum + areaOf(points.map(({ x, y }) => [x, y])), 0);
     const planMm2 = planArea(PATTERNS[blade.pattern].outline, blade) * 1e6;
     expect(Math.abs(drawnMm2 / planMm2 - 1)).toBeLessThan(0.02);
@@ -67,7 +70,7 @@ describe('the drawn blade', () => {
     if (!blade) throw new Error('there are blades');
     const spreadRad = 0.7;
     const pose = { ...FACE_ON, holeMm: 12, dropMm: 2, spreadRad, azimuthRad: 0 };
-    const points = poseBlade(bladeMesh(blade), pose).facets.flatMap((facet) => facet.points);
+    const points = poseBlade(bladeMesh(lobeOfBlade(blade)), pose).facets.flatMap((facet) => facet.points);
     const reach = bladeReach(blade) * 1000;
     const tip = points.reduce((far, point) => (point.y < far.y ? point : far));
     expect(tip.x).toBeCloseTo(12 + reach * Math.cos(spreadRad), 0);
@@ -77,7 +80,7 @@ describe('the drawn blade', () => {
   it('shows its front and its hollow by turns, in their own finishes, and is behind the lure for half a turn', () => {
     const blade = blades.find(({ id }) => id === 'blade-french-o4');
     if (!blade) throw new Error('black front, copper hollow');
-    const mesh = bladeMesh(blade);
+    const mesh = bladeMesh(lobeOfBlade(blade));
     const at = (azimuthRad: number, flipped = false) =>
       poseBlade(mesh, { ...FACE_ON, spreadRad: 0.6, azimuthRad, flipped });
     const reds = ({ facets }: ReturnType<typeof poseBlade>) =>
@@ -172,7 +175,8 @@ describe('the stage', () => {
         [2000, 500],
       ] as const) {
         const layout = layOut(build);
-        const view = stageView(layout, spinSeats(build, layout), width, height);
+        const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), predict(build, LAKE_WATER, [0.8]));
+        const view = stageView(layout, motions, width, height);
         expect(view.heightPx).toBeLessThanOrEqual(height + 1);
         expect(view.toX(layout.x0M)).toBeGreaterThanOrEqual(0);
         expect(view.toX(layout.x1M)).toBeLessThanOrEqual(width);

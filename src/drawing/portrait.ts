@@ -61,7 +61,7 @@ export function portrait(part: Part): { shapes: Shape[]; width: number; height: 
     case 'filmBlade':
       return { shapes: filmFaceOn(part), width: part.spanM * MM, height: part.widthM * MM };
     case 'blade':
-      return { shapes: faceOnShapes(part), width: part.lengthM * MM, height: part.widthM * MM };
+      return { shapes: faceOnShapes(part, 'small'), width: part.lengthM * MM, height: part.widthM * MM };
     default:
       return {
         shapes: boredShapes(part, false),

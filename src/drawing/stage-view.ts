@@ -1,8 +1,6 @@
 /** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
-import { PATTERNS, type BladePattern } from '../core/parts/blade-pattern';
-import { bladeReach } from '../core/parts/outline';
 import type { Layout } from '../core/lure/layout';
-import type { SpinSeat } from '../core/lure/spin-seats';
+import type { Motion } from './motion';
 
 export interface StageView {
   readonly widthPx: number;
@@ -24,13 +22,13 @@ const LEAST_HALF_HEIGHT_M = 0.016;
 const LEAST_LENGTH_M = 0.06;
 const LARGEST_SCALE = 11;
 
-function usualSine(pattern: BladePattern): number {
-  return Math.sin(((PATTERNS[pattern].reference.spreadDeg + ROOM_BEYOND_DEG) * Math.PI) / 180);
+function usualSine(spreadRad: number): number {
+  return Math.sin(Math.min(spreadRad + (ROOM_BEYOND_DEG * Math.PI) / 180, Math.PI / 2));
 }
 
-export function stageView(layout: Layout, seats: readonly SpinSeat[], widthPx: number, maxHeightPx: number): StageView {
+export function stageView(layout: Layout, motions: readonly Motion[], widthPx: number, maxHeightPx: number): StageView {
   const lengthMm = Math.max(layout.x1M - layout.x0M, LEAST_LENGTH_M) * 1000;
-  const reaches = seats.map(({ dropM, blade }) => dropM + bladeReach(blade) * usualSine(blade.pattern));
+  const reaches = motions.map(({ dropM, reachM, usualSpreadRad }) => dropM + reachM * usualSine(usualSpreadRad));
   const halfMm = Math.max(LEAST_HALF_HEIGHT_M, ...reaches) * 1000;
   const pxPerMm = Math.min(
     LARGEST_SCALE,

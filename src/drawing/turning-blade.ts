@@ -3,17 +3,18 @@
  * far side, on the one before it while it is on the near side. React lays the stage and leaves the canvases alone.
  */
 import type { PartOf } from '../core/parts/part';
-import { bladeMesh, poseBlade, type BladeMesh, type BladePose } from './blade-mesh';
+import { bladeMesh, poseBlade, type BladeMesh, type BladePose, type Lobe } from './blade-mesh';
 import { darker, lighter } from './colour';
 import { clevisOutline } from './part-shapes';
 import type { Point } from './path';
 
 export interface TurningThing {
   readonly key: string;
-  readonly blade: PartOf<'blade'>;
-  readonly clevis: PartOf<'clevis'>;
-  readonly clevisFrontMm: number;
-  readonly clevisSpanMm: number;
+  readonly lobe: Lobe;
+  /** The clevis that carries it; null for a lobe of a film. */
+  readonly clevis: { readonly part: PartOf<'clevis'>; readonly frontMm: number; readonly spanMm: number } | null;
+  /** Where it stands about the axle while others of the same thing stand at 0. */
+  readonly phaseRad: number;
   readonly pose: Omit<BladePose, 'azimuthRad'>;
   /** Turns a second as shown; 0 hangs still. */
   readonly rateHz: number;
@@ -32,7 +33,7 @@ export class TurningBlade {
     private thing: TurningThing,
     public azimuthRad: number,
   ) {
-    this.mesh = bladeMesh(thing.blade);
+    this.mesh = bladeMesh(thing.lobe);
     if (thing.rateHz === 0) this.azimuthRad = HANGING_RAD;
   }
 
@@ -49,7 +50,10 @@ export class TurningBlade {
 
   /** Paints on the canvas of its side, whose units are millimetres with y down. Returns whether that was the near one. */
   paint(behind: CanvasRenderingContext2D, before: CanvasRenderingContext2D): boolean {
-    const { facets, hole, towardsEye } = poseBlade(this.mesh, { ...this.thing.pose, azimuthRad: this.azimuthRad });
+    const { facets, hole, towardsEye } = poseBlade(this.mesh, {
+      ...this.thing.pose,
+      azimuthRad: this.azimuthRad + this.thing.phaseRad,
+    });
     const canvas = towardsEye ? before : behind;
     canvas.lineJoin = 'round';
     canvas.lineWidth = SEAM_MM;
@@ -69,19 +73,21 @@ export class TurningBlade {
   }
 
   private paintClevis(canvas: CanvasRenderingContext2D): void {
-    const { clevis, clevisFrontMm, clevisSpanMm } = this.thing;
+    const { clevis } = this.thing;
+    if (!clevis) return;
+    const { part, frontMm, spanMm } = clevis;
     const upright = Math.cos(this.azimuthRad);
     const seen = Math.abs(upright) < LEAST_UPRIGHT ? LEAST_UPRIGHT * (upright < 0 ? -1 : 1) : upright;
-    const { legs, bow } = clevisOutline(clevis, clevisSpanMm, seen);
+    const { legs, bow } = clevisOutline(part, spanMm, seen);
     canvas.save();
-    canvas.translate(clevisFrontMm, 0);
+    canvas.translate(frontMm, 0);
     canvas.lineCap = 'round';
-    canvas.lineWidth = clevis.lobeThicknessM * 900;
-    canvas.strokeStyle = darker(clevis.finish.hex, 0.25);
+    canvas.lineWidth = part.lobeThicknessM * 900;
+    canvas.strokeStyle = darker(part.finish.hex, 0.25);
     canvas.stroke(new Path2D(bow));
-    canvas.fillStyle = lighter(clevis.finish.hex, 0.1);
+    canvas.fillStyle = lighter(part.finish.hex, 0.1);
     canvas.lineWidth = 0.12;
-    canvas.strokeStyle = darker(clevis.finish.hex, 0.5);
+    canvas.strokeStyle = darker(part.finish.hex, 0.5);
     const legPath = new Path2D(legs);
     canvas.fill(legPath);
     canvas.stroke(legPath);

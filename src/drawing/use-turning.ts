@@ -1,18 +1,9 @@
 'use client';
 
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
-import type { SpinSeat } from '../core/lure/spin-seats';
+import type { Motion } from './motion';
 import type { StageView } from './stage-view';
 import { TurningBlade, type TurningThing } from './turning-blade';
-
-/** How a blade stands at the chosen speed. */
-export interface SeatMotion {
-  readonly seat: SpinSeat;
-  /** Turns a second; 0 when it hangs. */
-  readonly rateHz: number;
-  readonly spreadRad: number;
-  readonly setAngleRad: number;
-}
 
 /** A hidden tab or a slow machine does not make the blade jump further than this. */
 const LONGEST_STEP_S = 0.5;
@@ -26,12 +17,12 @@ const STILL_AZIMUTH_RAD = (58 * Math.PI) / 180;
 export function useTurning(
   behind: RefObject<HTMLCanvasElement | null>,
   before: RefObject<HTMLCanvasElement | null>,
-  motions: readonly SeatMotion[],
+  motions: readonly Motion[],
   view: StageView,
   slowedBy: number,
   still: boolean,
 ) {
-  const things = useMemo(() => motions.map((motion) => turningThing(motion, slowedBy)), [motions, slowedBy]);
+  const things = useMemo(() => motions.flatMap((motion) => turningThings(motion, slowedBy)), [motions, slowedBy]);
   const blades = useRef(new Map<string, { readonly blade: TurningBlade; readonly parts: string }>());
   const paintRef = useRef<() => void>(() => undefined);
 
@@ -39,7 +30,7 @@ export function useTurning(
     const kept = new Map(blades.current);
     blades.current.clear();
     for (const thing of things) {
-      const parts = JSON.stringify([thing.blade, thing.clevis]);
+      const parts = JSON.stringify([thing.lobe, thing.clevis?.part ?? null]);
       const known = kept.get(thing.key);
       if (known?.parts === parts) known.blade.update(thing);
       const blade =
@@ -87,21 +78,24 @@ export function useTurning(
   }, [behind, before, view, still]);
 }
 
-function turningThing({ seat, rateHz, spreadRad, setAngleRad }: SeatMotion, slowedBy: number): TurningThing {
-  const { clevis } = seat;
-  return {
-    key: seat.item.id,
-    blade: seat.blade,
-    clevis: clevis.clevis,
-    clevisFrontMm: clevis.foreM * 1000,
-    clevisSpanMm: (clevis.aftM - clevis.foreM) * 1000,
-    pose: {
-      holeMm: seat.holeM * 1000,
-      dropMm: seat.dropM * 1000,
-      spreadRad,
-      setAngleRad,
-      flipped: seat.item.flipped,
+function turningThings(motion: Motion, slowedBy: number): TurningThing[] {
+  const { clevis } = motion;
+  return motion.phasesRad.map((phaseRad) => ({
+    key: `${motion.station} ${phaseRad}`,
+    lobe: motion.lobe,
+    clevis: clevis && {
+      part: clevis.part,
+      frontMm: clevis.foreM * 1000,
+      spanMm: (clevis.aftM - clevis.foreM) * 1000,
     },
-    rateHz: rateHz / slowedBy,
-  };
+    phaseRad,
+    pose: {
+      holeMm: motion.holeM * 1000,
+      dropMm: motion.dropM * 1000,
+      spreadRad: motion.spreadRad,
+      setAngleRad: motion.setAngleRad,
+      flipped: motion.flipped,
+    },
+    rateHz: motion.rateHz / slowedBy,
+  }));
 }

@@ -3,7 +3,7 @@ import { findPart } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
 import { familyRules } from '@/core/family/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
-import { seatPart, threadParts } from '@/core/lure/editing';
+import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
 import { itemIdSchema, lureIdSchema, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
 import { DEMO_LURES } from '@/demo/scenario';
 
@@ -31,6 +31,12 @@ export function edited(lure: Lure, ...edits: Edit[]): Lure {
 
 export function on(item: string, how: 'hung' | 'tied' | 'over'): Exclude<Seat, { on: 'strand' }> {
   return { on: 'item', item: itemId(item), how };
+}
+
+/** The lure with this part threaded between the legs of its first clevis. */
+export function withInside(lure: Lure, id: string): Lure {
+  const [, aft = 0] = strandIndexes(lure.build, itemId('clevis-1'));
+  return edited(lure, threadParts(lure.build, part(id), aft));
 }
 
 export const TAIL: Exclude<Seat, { on: 'strand' }> = { on: 'end', end: 'tail' };

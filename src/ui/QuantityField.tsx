@@ -9,7 +9,8 @@ import { readingProblemWords } from '@/words/problem-words';
 export interface QuantityFieldProps {
   readonly label: string;
   readonly kind: QuantityKind;
-  readonly si: number;
+  /** Null while nothing is known. */
+  readonly si: number | null;
   /** The unit shown, and taken when none is typed. */
   readonly unit: UnitId;
   readonly minSi?: number;
@@ -17,16 +18,36 @@ export interface QuantityFieldProps {
   /** Label and field in one row. */
   readonly beside?: boolean;
   readonly onCommit: (si: number) => void;
+  /** Given where the field may be left empty. */
+  readonly onClear?: () => void;
+  readonly onFocus?: () => void;
 }
 
 /** Takes what people write (`.038`, `1 3/4"`, `5mm`); a wrong entry stays, and the field says what would be right. */
-export function QuantityField({ label, kind, si, unit, minSi, maxSi, beside, onCommit }: QuantityFieldProps) {
+export function QuantityField({
+  label,
+  kind,
+  si,
+  unit,
+  minSi,
+  maxSi,
+  beside,
+  onCommit,
+  onClear,
+  onFocus,
+}: QuantityFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
   const commit = () => {
     if (typed === null) return;
+    if (typed.trim() === '' && onClear) {
+      setTyped(null);
+      setProblem(null);
+      onClear();
+      return;
+    }
     const reading = readQuantity(kind, typed, {
       bare: unit,
       ...(minSi === undefined ? {} : { minSi }),
@@ -49,12 +70,13 @@ export function QuantityField({ label, kind, si, unit, minSi, maxSi, beside, onC
       <input
         id={id}
         className={`measure min-h-11 rounded-md border border-line bg-panel px-2.5 aria-invalid:border-fault ${beside ? 'w-28' : 'w-full'}`}
-        value={typed ?? readable(si, unit)}
+        value={typed ?? (si === null ? '' : readable(si, unit))}
         aria-invalid={problem !== null}
         aria-describedby={problem === null ? undefined : `${id}-problem`}
         autoComplete="off"
         spellCheck={false}
         onChange={(event) => setTyped(event.target.value)}
+        onFocus={onFocus}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();

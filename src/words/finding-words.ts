@@ -3,11 +3,10 @@ import { never } from '../core/never';
 import type { Cost } from '../core/lure/cost';
 import type { Finding, Repair } from '../core/lure/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
-import type { Refusal } from '../core/lure/structure';
 import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
 import type { HookRule } from '../core/lure/hook-rule';
 import { misfitWords } from './fit-words';
-import { KIND_WORDS, partTitle } from './part-words';
+import { partTitle } from './part-words';
 
 export interface FindingWords {
   readonly title: string;
@@ -119,13 +118,13 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'The stack pinches it, so it cannot swing and ring. Slide it over a sleeve.',
       };
     case 'sleeveInBell': {
-      const figure = `sleeve ${showLengthBoth(finding.sleeveM, system)}, bell ${showLengthBoth(finding.bellM, system)}`;
+      const figure = `sleeve ${showLengthBoth(finding.sleeveM, system)}, ${showLengthBoth(finding.neededM, system)} needed`;
       return finding.severity === 'good'
         ? { title: 'Bell rides on its sleeve', figure, why: 'The sleeve carries the stack through the bell.' }
         : {
-            title: 'Sleeve ends inside the bell',
+            title: 'Sleeve too short for its bell',
             figure,
-            why: 'The neck of the bell drops off the sleeve’s end, and the stack pinches it.',
+            why: 'Slid back on the striker, the bell’s neck drops off the sleeve, and the stack pinches it.',
           };
     }
     case 'silentBell':
@@ -226,46 +225,6 @@ const NUMBER_WORDS: Readonly<Record<number, string>> = {
   8: 'eight',
   9: 'nine',
 };
-
-export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }): string {
-  switch (refusal.code) {
-    case 'unknownItem':
-      return `There is no ${refusal.item} on this lure.`;
-    case 'itemExists':
-      return `${refusal.item} is on the lure already.`;
-    case 'idMismatch':
-      return `The entry ${refusal.item} names itself otherwise.`;
-    case 'noSuchPlace':
-      return `Place ${refusal.index + 1} is beyond the string, which has ${refusal.length}.`;
-    case 'cannotSit':
-      return refusal.seat === 'strand'
-        ? `A ${KIND_WORDS[refusal.kind].one} cannot be threaded on a wire: it has no bore for it.`
-        : `A ${KIND_WORDS[refusal.kind].one} cannot hang on a wire loop.`;
-    case 'nothingToHoldIt': {
-      const [what, holder] = [KIND_WORDS[refusal.kind].one, KIND_WORDS[refusal.onKind].one];
-      const verb = { hung: 'hang on', tied: 'be tied to', over: 'slide over' }[refusal.how];
-      return `A ${what} cannot ${verb} a ${holder}: there is nothing to hold it.`;
-    }
-    case 'seatTaken':
-      return `${refusal.on} already carries a blade; it has one lobe.`;
-    case 'hangsOnItself':
-      return `${refusal.item} would hang on itself.`;
-    case 'leavesHanging':
-      return `${refusal.item} would hang on nothing: ${refusal.on} is gone.`;
-    case 'legsCrossed':
-      return `The fore leg of ${refusal.item} cannot lie behind its aft leg: no way of threading gives that.`;
-    case 'strandMismatch':
-      return `${refusal.item} is not threaded the way its kind is: once, or once for each leg of a clevis.`;
-    case 'hookWithoutRole':
-      return `${refusal.item} needs a name for what it does on the lure.`;
-    case 'swapKind':
-      return `A ${KIND_WORDS[refusal.from].one} can only be swapped for another ${KIND_WORDS[refusal.from].one}.`;
-    case 'nothingToDo':
-      return 'There is nothing more to undo or redo.';
-    default:
-      return never(refusal, 'refusalWords');
-  }
-}
 
 export function costWords(cost: Cost, build: Build, system: UnitSystem): string {
   const names = (ids: readonly ItemId[]) =>

@@ -1,11 +1,12 @@
 /** What was wrong with what someone typed or opened, and what would be right. */
 import { never } from '../core/never';
 import type { LureFileProblem } from '../core/lure/lure-file';
+import type { PartsFileProblem } from '../core/parts/parts-file';
 import { UNITS, type QuantityKind } from '../core/units/quantity';
 import type { ReadingProblem } from '../core/units/read';
 import type { TradeScale, TradeSizeProblem } from '../core/units/trade-size';
 import { inUnit, writeExact } from '../core/units/write';
-import { refusalWords } from './finding-words';
+import { refusalWords } from './refusal-words';
 
 const EXAMPLES: Readonly<Record<QuantityKind, string>> = {
   length: '0.9 mm, .035, 3/32 in or 1 3/4"',
@@ -65,20 +66,32 @@ export function tradeSizeProblemWords(problem: TradeSizeProblem): string {
 }
 
 export function lureFileProblemWords(problem: LureFileProblem): string {
+  return problem.code === 'impossibleLure'
+    ? `The file describes a lure that cannot be built. ${refusalWords(problem.refusal)}`
+    : fileProblemWords(problem, 'lure');
+}
+
+export function partsFileProblemWords(problem: PartsFileProblem): string {
+  return fileProblemWords(problem, 'parts');
+}
+
+function fileProblemWords(
+  problem: Exclude<LureFileProblem, { code: 'impossibleLure' }> | PartsFileProblem,
+  what: 'lure' | 'parts',
+): string {
   switch (problem.code) {
     case 'tooLarge':
-      return `The file is ${(problem.bytes / 1048576).toFixed(1)} MB; a lure file has at most ${problem.maxBytes / 1048576} MB.`;
+      return `The file is ${(problem.bytes / 1048576).toFixed(1)} MB; a ${what} file has at most ${problem.maxBytes / 1048576} MB.`;
     case 'notJson':
       return 'The file is damaged: it is not JSON text from its first to its last character.';
     case 'notALureFile':
-      return 'This is not a Mazurka lure file: it should start with "format": "mazurka-lure" and a version.';
+    case 'notAPartsFile':
+      return `This is not a Mazurka ${what} file: it should start with "format": "mazurka-${what}" and a version.`;
     case 'fromTheFuture':
       return `The file is of version ${problem.version}; this Mazurka reads up to version ${problem.known}. A newer Mazurka will open it.`;
     case 'faultyField':
       return `The first fault is at ${problem.path || 'the top of the file'}: ${problem.message}.`;
-    case 'impossibleLure':
-      return `The file describes a lure that cannot be built. ${refusalWords(problem.refusal)}`;
     default:
-      return never(problem, 'lureFileProblemWords');
+      return never(problem, 'fileProblemWords');
   }
 }

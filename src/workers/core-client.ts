@@ -1,28 +1,36 @@
-/** The way to the worker: started on first use, started afresh when it has died. */
+/** The way to the worker: started on first use, started afresh when it has died or gives no sign of life. */
 import { wrap, type Remote } from 'comlink';
 import type { CoreWorker } from './core.worker';
 
+/** Nothing asked of the worker takes a tenth of this; a worker that was taken away says nothing at all. */
+const SILENT_AFTER_MS = 20_000;
+
 let running: { readonly worker: Worker; readonly core: Remote<CoreWorker> } | null = null;
 
-/** Runs `ask` on the worker; rejects with the reason when the worker fails, and the next call starts a new one. */
-export function askCore<T>(ask: (core: Remote<CoreWorker>) => Promise<T>): Promise<T> {
+/** Runs `ask` on the worker; rejects with the reason when the worker fails or is gone, and the next call starts a new one. */
+export function askCore<T>(
+  ask: (core: Remote<CoreWorker>) => Promise<T>,
+  silentAfterMs: number = SILENT_AFTER_MS,
+): Promise<T> {
   running ??= start();
   const { worker, core } = running;
   return new Promise<T>((resolve, reject) => {
-    const onError = (event: ErrorEvent) => {
-      stop(worker);
-      reject(new Error(event.message || 'the worker stopped'));
+    const settle = (act: () => void) => {
+      clearTimeout(timer);
+      worker.removeEventListener('error', onError);
+      act();
     };
-    worker.addEventListener('error', onError, { once: true });
+    const giveUp = (reason: string) =>
+      settle(() => {
+        stop(worker);
+        reject(new Error(reason));
+      });
+    const onError = (event: ErrorEvent) => giveUp(event.message || 'the worker stopped');
+    const timer = setTimeout(() => giveUp('the worker gave no answer'), silentAfterMs);
+    worker.addEventListener('error', onError);
     ask(core).then(
-      (answer) => {
-        worker.removeEventListener('error', onError);
-        resolve(answer);
-      },
-      (reason: unknown) => {
-        worker.removeEventListener('error', onError);
-        reject(reason instanceof Error ? reason : new Error(String(reason)));
-      },
+      (answer) => settle(() => resolve(answer)),
+      (reason: unknown) => settle(() => reject(reason instanceof Error ? reason : new Error(String(reason)))),
     );
   });
 }

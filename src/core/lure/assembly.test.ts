@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL, withInside } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
-import { refusalWords } from '../../words/finding-words';
+import { refusalWords } from '../../words/refusal-words';
 import { CATALOGUE } from '../parts/catalogue';
 import { applyEdits, editSchema, type Edit } from './edit';
-import { moveRun, seatPart, stepItem, strandIndexes, takeOff, threadInside, threadParts } from './editing';
+import { moveRun, seatPart, stepItem, strandIndexes, takeOff, threadParts } from './editing';
 import { HISTORY_LIMIT, performDeed, startHistory } from './history';
 import { layOut } from './layout';
 import { readLureFile, writeLureFile } from './lure-file';
@@ -218,9 +218,7 @@ describe('layout', () => {
     const inner = 0.0019 + 2 * 0.00035;
     expect(layOut(edited(wide, { kind: 'move', from: 1, to: 3 }).build).clevises[0]?.insideM).toBeCloseTo(inner, 12);
 
-    const inside = threadInside(wide.build, itemId('clevis-1'), part('bead-brass-3'));
-    if (!inside) throw new Error('a clevis on the wire takes a bead inside');
-    const withBead = layOut(edited(spinner(['clevis-folded-wide']), inside).build);
+    const withBead = layOut(withInside(spinner(['clevis-folded-wide']), 'bead-brass-3').build);
     expect(withBead.stackM).toBeCloseTo(alone, 12);
     expect(withBead.clevises[0]?.insideM).toBeCloseTo(0.0026, 12);
   });

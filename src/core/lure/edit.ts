@@ -2,7 +2,8 @@
  * Edits as reversible data. `applyEdits` gives the next lure and the edits that lead back exactly;
  * undo, history, repairs and the cost of a change are all made of them.
  */
-import { lengthM, positiveLengthM, shortText, z } from '../schema';
+import * as z from 'zod/mini';
+import { lengthM, positiveLengthM, shortText } from '../schema';
 import { never } from '../never';
 import { partSchema, wireSchema } from '../parts/part';
 import {

@@ -92,9 +92,3 @@ export function stepItem(build: Build, id: ItemId, direction: -1 | 1, leg: Leg |
   const passes = neighbour.item !== id && legsTogether(build, neighbour.item) ? 2 : 1;
   return moveRun(from, length, direction < 0 ? from - passes : from + length + passes);
 }
-
-/** Threads a part between the legs of a clevis. */
-export function threadInside(build: Build, clevis: ItemId, part: Part): Edit | null {
-  const [, aft] = strandIndexes(build, clevis);
-  return aft === undefined ? null : threadParts(build, part, aft);
-}

@@ -45,7 +45,7 @@ export type Finding = FindingBase &
     | { readonly code: 'hollowOutward' }
     | { readonly code: 'tubeCover'; readonly coversM: number; readonly neededM: number }
     | { readonly code: 'bellWithoutSleeve'; readonly boreM: number; readonly wireM: number }
-    | { readonly code: 'sleeveInBell'; readonly sleeveM: number; readonly bellM: number }
+    | { readonly code: 'sleeveInBell'; readonly sleeveM: number; readonly neededM: number }
     | { readonly code: 'silentBell' }
     /** A contact that is the purpose. One that is a fault has its own finding. */
     | { readonly code: 'intendedContact'; readonly between: 'bellAndStriker' | 'beadInClevis' }

@@ -1,5 +1,6 @@
 /** A lure with what was done to it: undo and redo are edits like any other, so they survive a reload. */
-import { shortText, z } from '../schema';
+import * as z from 'zod/mini';
+import { shortText } from '../schema';
 import { applyEdits, editSchema, type Edit } from './edit';
 import { lureSchema, type Lure } from './lure';
 import type { Refusal } from './structure';

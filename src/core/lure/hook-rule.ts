@@ -2,7 +2,8 @@
  * A rule about hooks as the user entered it from the text that holds where they fish. None ships with the app; what is
  * said of a lure is said against the user's own entry, and the authority's current text decides.
  */
-import { shortText, z } from '../schema';
+import * as z from 'zod/mini';
+import { shortText } from '../schema';
 import type { Build, Item, ItemId } from './lure';
 import type { Hook } from '../parts/part';
 

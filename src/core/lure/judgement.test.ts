@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL, withInside } from '@/testing/lures';
 import { costWords, findingWords, repairWords } from '../../words/finding-words';
 import { DEMO_LURES } from '@/demo/scenario';
 import { CATALOGUE } from '../parts/catalogue';
 import type { Blade, Part, PartOf, Wire } from '../parts/part';
 import { costOfChange } from './cost';
-import { seatPart, takeOff, threadInside, threadParts } from './editing';
+import { seatPart, takeOff, threadParts } from './editing';
 import type { Finding } from './finding';
 import { findings, USUAL_CONTEXT } from './findings';
 import { cutLengths, wireCut } from './lengths';
@@ -62,14 +62,7 @@ describe('findings: each has a lure that triggers it and one that does not', () 
   const faulty: [Finding['code'], Lure][] = [
     ['bladeAgainstHook', plainSpinner('blade-willow-o4')],
     ['clevisRoom', edited(sound, { kind: 'carrier', changes: { freeRoomM: 0.0002 } })],
-    [
-      'crowdedClevis',
-      edited(
-        sound,
-        threadInside(sound.build, itemId('clevis-1'), part('bead-glass-5-green')) ??
-          takeOff(sound.build, itemId('bead-1')),
-      ),
-    ],
+    ['crowdedClevis', withInside(sound, 'bead-glass-5-green')],
     ['emptyClevis', edited(sound, takeOff(sound.build, itemId('blade-1')))],
     ['boreTooTight', edited(sound, { kind: 'carrier', changes: { wire: part('wire-stainless-120') as Wire } })],
     [
@@ -81,14 +74,28 @@ describe('findings: each has a lure that triggers it and one that does not', () 
       }),
     ],
     ['boreTooLoose', edited(sound, { kind: 'swapPart', item: itemId('bead-1'), part: bored('bead-brass-3', 0.0021) })],
-    ['rootMeetsWire', edited(sound, { kind: 'swapPart', item: itemId('clevis-1'), part: part('clevis-folded-0') })],
+    [
+      'rootMeetsWire',
+      edited(plainSpinner('blade-colorado-k2'), {
+        kind: 'swapPart',
+        item: itemId('clevis-1'),
+        part: part('clevis-folded-0'),
+      }),
+    ],
     ['eyeTooSmall', edited(sound, { kind: 'swapPart', item: itemId('splitRing-1'), part: ring(0.0075, 0.001) })],
     ['ringTooSmall', edited(sound, { kind: 'swapPart', item: itemId('splitRing-1'), part: ring(0.003, 0.0006) })],
     ['loopTooSmall', edited(sound, { kind: 'carrier', changes: { tail: { ...LOOP, insideDiameterM: 0.0012 } } })],
     ['missingGuard', edited(sound, takeOff(sound.build, itemId('bead-1')), takeOff(sound.build, itemId('weight-1')))],
     ['tubeCover', edited(tubed, { kind: 'adjust', item: itemId('shrinkTube-1'), changes: { cutLengthM: 0.007 } })],
     ['bellWithoutSleeve', spinner(['clevis-folded-1', 'bell-brass-8', 'striker-brass-4'])],
-    ['sleeveInBell', belled('sleeve-brass-8')],
+    [
+      'sleeveInBell',
+      edited(belled('sleeve-brass-8'), {
+        kind: 'swapPart',
+        item: itemId('sleeve-1'),
+        part: { ...(part('sleeve-brass-8') as PartOf<'sleeve'>), lengthM: 0.0025 },
+      }),
+    ],
     ['silentBell', belled('sleeve-brass-14', [])],
     ['bladeAgainstBlade', doubled(['bead-brass-3', 'bead-brass-3'])],
     ['hollowOutward', edited(sound, { kind: 'adjust', item: itemId('blade-1'), changes: { flipped: true } })],

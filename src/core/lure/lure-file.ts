@@ -2,7 +2,8 @@
  * The lure file, `.mazurka.json`: one lure with all its parts, SI throughout. Described in docs/files.md; its JSON Schema
  * is written from the schema here. Reading is strict: a file is taken whole or not at all.
  */
-import { z } from '../schema';
+import * as z from 'zod/mini';
+import '../schema';
 import { lureSchema, type Lure } from './lure';
 import { addItemStates } from './migrate';
 import { structureProblem, type Refusal } from './structure';

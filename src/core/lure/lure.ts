@@ -4,7 +4,8 @@
  * The strand is the threading order, nose to tail; a clevis stands in it twice, once for each leg, so that two clevises
  * can be stacked interleaved or nested and a bead can sit inside one.
  */
-import { lengthM, positiveLengthM, shortText, z } from '../schema';
+import * as z from 'zod/mini';
+import { lengthM, positiveLengthM, shortText } from '../schema';
 import { partSchema, wireSchema } from '../parts/part';
 
 export const itemIdSchema = z

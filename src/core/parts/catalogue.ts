@@ -1,5 +1,6 @@
 /** The parts that ship with the app: invented makers, generic measures. Data in catalogue.json, checked here. */
-import { z } from '../schema';
+import * as z from 'zod/mini';
+import '../schema';
 import { partSchema, type Part, type PartKind, type PartOf } from './part';
 import raw from './catalogue.json';
 

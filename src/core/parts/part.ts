@@ -2,7 +2,8 @@
  * The kinds of part as measured things. Lengths in metres, masses in kilograms, always as measured:
  * a trade number is only a maker's label and never enters the arithmetic.
  */
-import { hexColour, lengthM, positiveLengthM, shortText, z } from '../schema';
+import * as z from 'zod/mini';
+import { hexColour, lengthM, positiveLengthM, shortText } from '../schema';
 import { BLADE_PATTERNS } from './blade-pattern';
 import { MATERIAL_IDS } from './material';
 

@@ -9,7 +9,8 @@ import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { findingWords, repairWords, SEVERITY_WORDS } from '@/words/finding-words';
 import { partTitle } from '@/words/part-words';
-import { change, pick } from './bench-store';
+import { pick } from './bench-state';
+import { change } from './bench-store';
 
 const MARKS = {
   fault: { icon: OctagonX, look: 'border-fault bg-fault-soft', word: 'text-fault' },

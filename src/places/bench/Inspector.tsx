@@ -77,6 +77,14 @@ function ItemDetails({
           onCommit={(role) => change('name the hook', [{ kind: 'adjust', item: item.id, changes: { role } }])}
         />
       )}
+      {part.kind === 'hook' && part.barb && (
+        <Button
+          onClick={() => change('barb', [{ kind: 'adjust', item: item.id, changes: { pinched: !item.pinched } }])}
+        >
+          {item.pinched ? 'Its barb is not pinched' : 'Pinch its barb flat'}
+        </Button>
+      )}
+      {part.kind === 'filmBlade' && <FoldField item={item} />}
       {canTurn && (
         <Button
           onClick={() => change('turn', [{ kind: 'adjust', item: item.id, changes: { flipped: !item.flipped } }])}
@@ -126,6 +134,33 @@ function ClevisLegs({ item, build, lure }: { readonly item: Item; readonly build
         </Button>
       </div>
     </div>
+  );
+}
+
+/** How far a film is folded back: flat starts soonest, folded suits fast water. */
+function FoldField({ item }: { readonly item: Item }) {
+  const degrees = Math.round(((item.foldRad ?? 0) * 180) / Math.PI);
+  return (
+    <label className="flex flex-col gap-1 text-sm text-ink-soft">
+      <span>
+        Folded back by <span className="measure text-base text-ink">{degrees}°</span>: flat starts soonest, folded suits
+        fast water
+      </span>
+      <input
+        type="range"
+        className="h-11 w-full accent-accent"
+        min={0}
+        max={70}
+        step={5}
+        value={degrees}
+        aria-valuetext={`${degrees} degrees`}
+        onChange={(event) =>
+          change('fold', [
+            { kind: 'adjust', item: item.id, changes: { foldRad: (Number(event.target.value) * Math.PI) / 180 } },
+          ])
+        }
+      />
+    </label>
   );
 }
 

@@ -1,103 +1,182 @@
 'use client';
 
-import { useState } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Part, PartKind } from '@/core/parts/part';
 import { costOfChange } from '@/core/lure/cost';
 import { applyEdits, type Edit } from '@/core/lure/edit';
-import { seatPart, threadParts } from '@/core/lure/editing';
 import type { Lure } from '@/core/lure/lure';
+import { partInPlace, placementEdits } from '@/core/lure/placement';
 import type { UnitSystem } from '@/core/units/write';
-import { PartPortrait } from '@/drawing/PartPortrait';
 import { Sheet } from '@/ui/Sheet';
 import { costWords } from '@/words/finding-words';
-import { KIND_WORDS, partLine, partTitle } from '@/words/part-words';
+import { KIND_WORDS } from '@/words/part-words';
+import { openSheet, useBench } from './bench-state';
 import { change } from './bench-store';
+import { followOwnParts } from './own-things';
 import type { PickerAim } from './part-deeds';
+import { ChoiceRow } from './ChoiceRow';
+import { SORTS, sorted, useChoices, useEffects, type Choice, type Sort } from './use-choices';
 
 export interface PartPickerProps {
-  readonly aim: PickerAim | null;
+  readonly aim: PickerAim;
   readonly lure: Lure;
   readonly system: UnitSystem;
+  readonly speedMps: number;
   readonly onClose: () => void;
 }
 
 const AIM_WORDS = {
-  swap: 'Swap for',
-  swapWire: 'Swap the wire for',
-  thread: 'Thread on the wire',
-  seat: 'Put on',
+  swap: { title: 'Swap for', deed: 'swap for' },
+  wire: { title: 'Swap the wire for', deed: 'swap for' },
+  thread: { title: 'Thread on the wire', deed: 'thread' },
+  seat: { title: 'Put on', deed: 'put on' },
 } as const;
 
-export function PartPicker({ aim, lure, system, onClose }: PartPickerProps) {
+const SORT_WORDS: Readonly<Record<Sort, string>> = {
+  listed: 'as listed',
+  rate: 'turns',
+  drag: 'drag',
+  mass: 'mass',
+  clearance: 'clearance',
+};
+
+const ROW_PX = 84;
+const DIVIDER_PX = 40;
+
+export function PartPicker(props: PartPickerProps) {
   return (
     <Sheet
-      open={aim !== null}
-      onOpenChange={(open) => !open && onClose()}
-      title={aim ? AIM_WORDS[aim.aim] : ''}
-      description="Drawn to one scale. Type to narrow: a pattern, a size, a colour, a maker."
+      open
+      onOpenChange={(open) => !open && props.onClose()}
+      title={AIM_WORDS[props.aim.placement.put].title}
+      description="What fits first, drawn to one scale, with what it would do at the present retrieve."
     >
-      {aim && <Choices key={JSON.stringify(aim.kinds)} aim={aim} lure={lure} system={system} onClose={onClose} />}
+      <PickFrom {...props} />
     </Sheet>
   );
 }
 
-const DEED_WORDS = { swap: 'swap for', swapWire: 'swap for', thread: 'thread', seat: 'put on' } as const;
+type Row = { readonly row: 'choice'; readonly choice: Choice } | { readonly row: 'divider'; readonly count: number };
 
-/** The edits that carry out the aim with this part. */
-function editsFor(aim: PickerAim, lure: Lure, part: Part): Edit[] {
-  switch (aim.aim) {
-    case 'swap':
-      return aim.unit.item ? [{ kind: 'swapPart', item: aim.unit.item.id, part }] : [];
-    case 'swapWire':
-      return part.kind === 'wire' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
-    case 'thread':
-      return [threadParts(lure.build, part, aim.index)];
-    case 'seat':
-      return [seatPart(lure.build, part, aim.seat)];
-  }
-}
+function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
+  const { placement, kinds } = aim;
+  const id = useId();
+  const ownParts = useBench((state) => state.ownParts);
+  const [kind, setKind] = useState<PartKind>(kinds[0] ?? 'bead');
+  const [typed, setTyped] = useState('');
+  const [sort, setSort] = useState<Sort>('listed');
+  const [active, setActive] = useState(0);
+  const list = useRef<HTMLDivElement>(null);
+  useEffect(followOwnParts, []);
 
-function Choices({
-  aim,
-  lure,
-  system,
-  onClose,
-}: {
-  readonly aim: PickerAim;
-  readonly lure: Lure;
-  readonly system: UnitSystem;
-  readonly onClose: () => void;
-}) {
-  const [kind, setKind] = useState<PartKind>(aim.kinds[0] ?? 'bead');
-  const [search, setSearch] = useState('');
-  const now = aim.aim === 'swap' ? aim.unit.item?.part.id : aim.aim === 'swapWire' ? lure.build.carrier.wire.id : null;
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const parts = CATALOGUE.filter((part) => part.kind === kind).filter((part) => {
-    const text = `${partTitle(part)} ${part.maker} ${partLine(part, system)} ${part.material}`.toLowerCase();
-    return words.every((word) => text.includes(word));
+  const parts = useMemo(() => [...ownParts, ...CATALOGUE], [ownParts]);
+  const choices = useChoices(parts, kind, typed, lure, placement);
+  const now = partInPlace(lure.build, placement);
+  const asked = useMemo(() => [...choices.fitting, ...choices.notFitting], [choices]);
+  const [shown, setShown] = useState<{ from: number; to: number }>({ from: 0, to: 12 });
+  const { effects, isWorking, failed } = useEffects(
+    useMemo(
+      // Unsorted, only what is on the screen needs weighing; the present part always, to compare with.
+      () => (sort === 'listed' ? [...asked.slice(0, 1), ...asked.slice(shown.from, shown.to)] : asked),
+      [asked, sort, shown],
+    ),
+    lure,
+    placement,
+    speedMps,
+  );
+  const rows = useMemo((): Row[] => {
+    const asRows = (list: readonly Choice[]) =>
+      sorted(list, sort, effects).map((choice): Row => ({ row: 'choice', choice }));
+    const unfit = choices.notFitting.length;
+    return [
+      ...asRows(choices.fitting),
+      ...(unfit > 0 ? [{ row: 'divider', count: unfit } as const] : []),
+      ...asRows(choices.notFitting),
+    ];
+  }, [choices, sort, effects]);
+
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => list.current,
+    estimateSize: (index) => (rows[index]?.row === 'divider' ? DIVIDER_PX : ROW_PX),
+    overscan: 3,
+    onChange: ({ range }) => {
+      if (range && (range.startIndex !== shown.from || range.endIndex + 1 !== shown.to)) {
+        setShown({ from: range.startIndex, to: range.endIndex + 1 });
+      }
+    },
   });
-  const other = parts.find(({ id }) => id !== now);
+  const take = (part: Part) => {
+    const words = `${AIM_WORDS[placement.put].deed} ${part.name.toLowerCase()}`;
+    if (part.id === now?.id || change(words, placementEdits(lure.build, placement, part))) onClose();
+  };
+  const goTo = (index: number) => {
+    const step = index >= active ? 1 : -1;
+    let next = Math.max(0, Math.min(index, rows.length - 1));
+    if (rows[next]?.row === 'divider') next += step;
+    if (!rows[next]) return;
+    setActive(next);
+    virtual.scrollToIndex(next);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const page = 6;
+    const moves: Readonly<Record<string, number>> = {
+      ArrowDown: active + 1,
+      ArrowUp: active - 1,
+      PageDown: active + page,
+      PageUp: active - page,
+    };
+    const to = moves[event.key];
+    if (to !== undefined) {
+      event.preventDefault();
+      goTo(to);
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      const row = rows[active];
+      if (row?.row === 'choice') take(row.choice.part);
+    }
+  };
+  const nowEffect = now ? (effects.get(now.id) ?? null) : null;
+  const first = choices.fitting.find(({ part }) => part.id !== now?.id)?.part;
+  const matching = choices.fitting.length + choices.notFitting.length;
   return (
     <>
       <label className="flex flex-col gap-1 text-sm text-ink-soft">
-        Narrow the list
+        Find by size, pattern, colour, maker
         <input
           type="search"
+          role="combobox"
+          aria-expanded
+          aria-controls={`${id}-list`}
+          aria-activedescendant={rows[active] ? `${id}-${active}` : undefined}
+          aria-describedby={`${id}-count`}
+          autoComplete="off"
+          spellCheck={false}
+          placeholder="#3 colorado copper, 5mm glass"
           className="min-h-11 rounded-md border border-line bg-paper px-2.5 text-base text-ink"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setActive(0);
+            list.current?.scrollTo({ top: 0 });
+          }}
+          onKeyDown={onKey}
         />
       </label>
-      {aim.kinds.length > 1 && (
+      {kinds.length > 1 && (
         <div role="radiogroup" aria-label="Kind of part" className="flex flex-wrap gap-1">
-          {aim.kinds.map((each) => (
+          {kinds.map((each) => (
             <button
               key={each}
               type="button"
               role="radio"
               aria-checked={kind === each}
-              onClick={() => setKind(each)}
+              onClick={() => {
+                setKind(each);
+                setActive(0);
+              }}
               className="min-h-11 rounded-md border border-line px-2.5 text-sm aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
             >
               {KIND_WORDS[each].many}
@@ -105,41 +184,96 @@ function Choices({
           ))}
         </div>
       )}
-      {lure.made && other && <CostNote lure={lure} edits={editsFor(aim, lure, other)} system={system} />}
-      <ul className="flex min-h-0 flex-1 flex-col gap-1 overflow-y-auto pr-1" aria-label="Parts">
-        {parts.map((part) => (
-          <li key={part.id}>
+      <div className="flex flex-wrap items-center justify-between gap-x-3">
+        <p id={`${id}-count`} role="status" className="text-sm text-ink-soft">
+          {choices.fitting.length.toLocaleString('en')} of {matching.toLocaleString('en')} fit
+          {isWorking && sort !== 'listed' && ` · weighing ${effects.size.toLocaleString('en')}`}
+          {failed !== null && ` · what they would do could not be worked out (${failed})`}
+        </p>
+        <div role="radiogroup" aria-label="Sort by" className="flex items-center">
+          {SORTS.map((each) => (
             <button
+              key={each}
               type="button"
-              data-part={part.id}
-              aria-current={part.id === now}
-              className="flex min-h-14 w-full items-center gap-3 rounded-md border border-line px-2 py-1.5 text-left hover:border-accent hover:bg-accent-soft aria-[current=true]:border-accent"
+              role="radio"
+              aria-checked={sort === each}
               onClick={() => {
-                if (
-                  part.id === now ||
-                  change(`${DEED_WORDS[aim.aim]} ${part.name.toLowerCase()}`, editsFor(aim, lure, part))
-                )
-                  onClose();
+                setSort(each);
+                setActive(0);
+                list.current?.scrollTo({ top: 0 });
               }}
+              className="min-h-9 px-1.5 text-sm text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
             >
-              <PartPortrait part={part} width={150} height={62} scale={2.6} />
-              <span className="min-w-0">
-                <span className="block font-semibold">
-                  {partTitle(part)}
-                  {part.id === now && <span className="ml-2 text-sm font-normal text-ink-soft">on the lure</span>}
-                </span>
-                <span className="block text-sm">{partLine(part, system)}</span>
-                <span className="block text-sm text-ink-soft">{part.maker}</span>
-              </span>
+              {SORT_WORDS[each]}
             </button>
-          </li>
-        ))}
-        {parts.length === 0 && (
-          <li className="p-2 text-ink-soft">
-            No {KIND_WORDS[kind].one} matches “{search}”. Fewer words show more.
-          </li>
+          ))}
+        </div>
+      </div>
+      {lure.made && first && (
+        <CostNote lure={lure} edits={placementEdits(lure.build, placement, first)} system={system} />
+      )}
+      <div ref={list} className="min-h-0 flex-1 overflow-y-auto pr-1">
+        <div
+          id={`${id}-list`}
+          role="listbox"
+          aria-label="Parts"
+          tabIndex={-1}
+          className="relative"
+          style={{ height: virtual.getTotalSize() }}
+        >
+          {virtual.getVirtualItems().map(({ index, start, size }) => {
+            const row = rows[index];
+            const place = { top: start, height: size };
+            if (!row) return null;
+            return row.row === 'divider' ? (
+              <div
+                key="divider"
+                role="option"
+                aria-selected={false}
+                aria-disabled
+                tabIndex={-1}
+                className="absolute inset-x-0 flex items-end border-b border-line pb-1 text-sm font-semibold text-ink-soft"
+                style={place}
+              >
+                Does not fit here: {row.count.toLocaleString('en')}
+              </div>
+            ) : (
+              <ChoiceRow
+                key={row.choice.part.id}
+                id={`${id}-${index}`}
+                choice={row.choice}
+                isActive={index === active}
+                isNow={row.choice.part.id === now?.id}
+                effect={effects.get(row.choice.part.id) ?? null}
+                nowEffect={nowEffect}
+                system={system}
+                place={place}
+                onTake={take}
+              />
+            );
+          })}
+        </div>
+        {matching === 0 && (
+          <p className="p-2 text-ink-soft">
+            No {KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
+          </p>
         )}
-      </ul>
+      </div>
+      {kind === 'blade' && (
+        <p className="text-sm text-ink-soft">
+          Not among them?{' '}
+          <button
+            type="button"
+            className="min-h-9 text-accent underline underline-offset-4"
+            onClick={() => {
+              onClose();
+              openSheet('parts');
+            }}
+          >
+            Measure a blade of your own
+          </button>
+        </p>
+      )}
     </>
   );
 }

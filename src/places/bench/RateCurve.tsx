@@ -5,25 +5,27 @@ import {
   CartesianGrid,
   ComposedChart,
   Line,
+  ReferenceArea,
   ReferenceDot,
   ReferenceLine,
   ResponsiveContainer,
   XAxis,
   YAxis,
 } from 'recharts';
-import type { Prediction } from '@/core/predict';
+import type { Prediction, StallPrediction } from '@/core/predict';
 import { FASTEST_SHOWN_MPS } from './speed';
 
 export interface RateCurveProps {
   readonly prediction: Prediction;
+  readonly stalls: readonly StallPrediction[];
   readonly speedMps: number;
   readonly rateHz: number | null;
 }
 
 const COLOURS = ['var(--accent)', 'var(--caution)'];
 
-/** Turns a second against speed, each blade with its band; the dot is the chosen retrieve. */
-export default function RateCurve({ prediction, speedMps, rateHz }: RateCurveProps) {
+/** Turns a second against speed, each blade with its band; where it stalls is shaded, and the dot is the chosen retrieve. */
+export default function RateCurve({ prediction, stalls, speedMps, rateHz }: RateCurveProps) {
   const rows = prediction.speedsMps.map((speed, i) => {
     const row: Record<string, number | [number, number] | null> = { speed };
     prediction.blades.forEach(({ at }, blade) => {
@@ -49,6 +51,18 @@ export default function RateCurve({ prediction, speedMps, rateHz }: RateCurvePro
           label={{ value: 'speed, m/s', position: 'insideBottom', offset: -10, ...axis }}
         />
         <YAxis tick={axis} stroke="var(--line)" width={52} tickCount={4} allowDecimals={false} domain={[0, 'auto']} />
+        {stalls.map(({ station, stall }) =>
+          stall.outcome === 'stalls' ? (
+            <ReferenceArea
+              key={`stall ${station}`}
+              x1={stall.lowMps}
+              x2={Math.min(stall.highMps, FASTEST_SHOWN_MPS)}
+              fill="var(--fault)"
+              fillOpacity={0.12}
+              label={{ value: 'stalls', position: 'insideTop', fontSize: 12, fill: 'var(--ink-soft)' }}
+            />
+          ) : null,
+        )}
         {prediction.blades.map(({ station }, blade) => (
           <Area
             key={`band ${station}`}

@@ -2,43 +2,64 @@
 
 import dynamic from 'next/dynamic';
 import { useId } from 'react';
-import type { BladePredictions } from '@/core/predict';
-import type { Build } from '@/core/lure/lure';
+import { BLADE_STATES, type BladeState } from '@/core/lure/bearing';
+import type { Prediction, StallPrediction } from '@/core/predict';
+import { itemOf, type Build } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
-import type { Retrieve } from '@/data/settings-store';
+import type { Retrieve } from '@/data/settings';
 import { QuantityField } from '@/ui/QuantityField';
-import { changeSettings, useBench } from './bench-store';
+import { BLADE_STATE_WORDS, stallWords } from '@/words/spin-words';
+import { partTitle } from '@/words/part-words';
+import { Button } from '@/ui/Button';
+import { tryState, useBench } from './bench-state';
+import { changeSettings } from './bench-store';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
-import { useCurve } from './use-curve';
+import { useCurve, useStall } from './use-core';
 
 const RateCurve = dynamic(() => import('./RateCurve'), { ssr: false });
 
 export interface RetrievePanelProps {
   readonly build: Build;
-  readonly blades: readonly BladePredictions[];
+  readonly prediction: Prediction;
 }
 
 /** The retrieve, and the rate against every other speed. */
-export function RetrievePanel({ build, blades }: RetrievePanelProps) {
+export function RetrievePanel({ build, prediction }: RetrievePanelProps) {
   const { retrieve, system } = useBench((state) => state.settings);
   const speed = retrieveSpeed(retrieve);
-  const curve = useCurve(build);
-  const shown = curve.state === 'ready' ? curve.prediction : curve.state === 'working' ? curve.last : null;
-  const first = blades[0]?.at[0];
+  const bladeState = useBench((state) => state.bladeState);
+  const curve = useCurve(build, bladeState);
+  const stall = useStall(build, bladeState);
+  const shown = curve.state === 'ready' ? curve.answer : curve.state === 'working' ? curve.last : null;
+  const stalls = stall.state === 'ready' ? stall.answer : stall.state === 'working' ? stall.last : null;
+  const first = prediction.blades[0]?.at[0];
   return (
     <section
       aria-label="Retrieve"
       className="flex flex-1 flex-wrap items-stretch gap-x-6 gap-y-3 border-t border-line bg-panel px-4 pt-1 pb-1.5"
     >
-      <RetrieveControls retrieve={retrieve} system={system} />
+      <div className="flex w-[29rem] max-w-full flex-col">
+        <RetrieveControls retrieve={retrieve} system={system} />
+        <StallLine
+          build={build}
+          stalls={stalls}
+          isWorking={stall.state === 'working'}
+          speedMps={speed}
+          by={retrieve.by}
+        />
+      </div>
       <figure className="h-33 min-w-64 flex-1 basis-72" aria-label="Turns a second against speed">
         {curve.state === 'failed' ? (
-          <p role="alert" className="text-sm text-fault">
-            The curve could not be worked out ({curve.reason}). The figures on the drawing hold.
-          </p>
+          <div role="alert" className="flex flex-col items-start gap-1.5 text-sm">
+            <p className="text-fault">
+              The curve could not be worked out ({curve.reason}). The lure and the figures on the drawing hold.
+            </p>
+            <Button onClick={curve.again}>Work it out again</Button>
+          </div>
         ) : shown ? (
           <RateCurve
             prediction={shown}
+            stalls={stalls ?? []}
             speedMps={speed}
             rateHz={first?.outcome === 'turning' ? first.rateHz.value : null}
           />
@@ -57,7 +78,7 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
   const fastest = isReel ? Math.max(3, FASTEST_SHOWN_MPS / retrieve.linePerTurnM) : FASTEST_SHOWN_MPS;
   const value = isReel ? retrieve.turnsPerS : retrieve.speedMps;
   return (
-    <div className="flex w-[29rem] max-w-full flex-col gap-1">
+    <div className="flex flex-col gap-0.5">
       <div className="flex items-center justify-between gap-2">
         <h2 className="text-sm text-ink-soft">Retrieve</h2>
         <div role="radiogroup" aria-label="Say the speed by" className="flex">
@@ -113,6 +134,60 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
           maxSi={3}
           onCommit={(linePerTurnM) => set({ ...retrieve, linePerTurnM })}
         />
+      )}
+    </div>
+  );
+}
+
+/** Where each blade stalls, and what may have happened to it. */
+function StallLine({
+  build,
+  stalls,
+  isWorking,
+  speedMps,
+  by,
+}: {
+  readonly build: Build;
+  readonly stalls: readonly StallPrediction[] | null;
+  readonly isWorking: boolean;
+  readonly speedMps: number;
+  readonly by: Retrieve['by'];
+}) {
+  const bladeState = useBench((state) => state.bladeState);
+  const unit = by === 'reel' ? 'mps' : by;
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-4">
+      <div data-testid="stall" aria-busy={isWorking} className={`text-sm ${isWorking ? 'text-ink-soft' : ''}`}>
+        {stalls === null && <p>Working out where it stalls…</p>}
+        {stalls?.map(({ station, stall }) => {
+          const item = build.items[station];
+          const name = stalls.length > 1 && item ? `${partTitle(itemOf(build, station).part)}: ` : '';
+          return (
+            <p key={station}>
+              {name}
+              {stallWords(stall, speedMps, unit)}
+            </p>
+          );
+        })}
+      </div>
+      {stalls !== null && stalls.length > 0 && (
+        <label className="flex items-center gap-2 text-sm text-ink-soft">
+          Try it
+          <select
+            className="min-h-9 rounded-md border border-line bg-panel px-2 text-ink"
+            value={bladeState}
+            onChange={(event) => {
+              const next = BLADE_STATES.find((each) => each === event.target.value);
+              if (next) tryState(next);
+            }}
+          >
+            {BLADE_STATES.map((each: BladeState) => (
+              <option key={each} value={each}>
+                {BLADE_STATE_WORDS[each]}
+              </option>
+            ))}
+          </select>
+        </label>
       )}
     </div>
   );

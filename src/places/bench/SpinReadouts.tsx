@@ -1,6 +1,6 @@
 'use client';
 
-import type { BladePrediction, BladePredictions } from '@/core/predict';
+import type { Banded, BladePrediction, Prediction } from '@/core/predict';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { decimalText, pullInWeight, type UnitSystem } from '@/core/units/write';
@@ -10,16 +10,17 @@ import { READOUT_WHY, stillWords } from '@/words/spin-words';
 
 export interface SpinReadoutsProps {
   readonly build: Build;
-  readonly blades: readonly BladePredictions[];
+  readonly prediction: Prediction;
   /** Rate of each blade before the last change, to show what the change did. */
   readonly ratesBefore: ReadonlyMap<ItemId, number>;
   readonly system: UnitSystem;
 }
 
 /** What each blade does at the chosen speed, over the drawing that shows it. */
-export function SpinReadouts({ build, blades, ratesBefore, system }: SpinReadoutsProps) {
+export function SpinReadouts({ build, prediction, ratesBefore, system }: SpinReadoutsProps) {
+  const { blades, beats } = prediction;
   return (
-    <div aria-live="polite" className="flex flex-wrap gap-x-6">
+    <div aria-live="polite" className="flex flex-wrap gap-x-4">
       {blades.length === 0 && <p className="px-2 py-1 text-ink-soft">No blade turns on this wire yet.</p>}
       {blades.map(({ station, at }) => (
         <Readouts
@@ -31,6 +32,7 @@ export function SpinReadouts({ build, blades, ratesBefore, system }: SpinReadout
           system={system}
         />
       ))}
+      {beats.map(({ stations, at: [beat] }) => beat && <BeatReadout key={stations.join(' ')} beat={beat} />)}
     </div>
   );
 }
@@ -94,8 +96,25 @@ function Readouts({
           why={READOUT_WHY.drag}
           testId={`drag ${station}`}
         />
-        <OneSecond rateHz={rateHz.value} />
+        {title === null && <OneSecond rateHz={rateHz.value} />}
       </div>
+    </div>
+  );
+}
+
+/** Two blades at their own rates fall in and out of step. */
+function BeatReadout({ beat }: { readonly beat: Banded }) {
+  return (
+    <div>
+      <p className="text-sm">&nbsp;</p>
+      <BandedReadout
+        name="Beat"
+        value={decimalText(beat.value, 1)}
+        unit="a second"
+        band={`${decimalText(beat.low, 1)} to ${decimalText(beat.high, 1)}`}
+        why={READOUT_WHY.beat}
+        testId="beat"
+      />
     </div>
   );
 }

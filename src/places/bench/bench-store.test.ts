@@ -6,20 +6,9 @@ import { takeOff, threadParts } from '@/core/lure/editing';
 import { writeLureFile } from '@/core/lure/lure-file';
 import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
-import {
-  change,
-  changeSettings,
-  duplicateLure,
-  importLureText,
-  openLure,
-  perform,
-  pick,
-  removeOpenLure,
-  saveWhole,
-  startBench,
-  startNewLure,
-  useBench,
-} from './bench-store';
+import { pick, useBench } from './bench-state';
+import { change, changeSettings, openLure, perform, saveWhole, startBench } from './bench-store';
+import { duplicateLure, importLureText, removeOpenLure, startNewLure } from './shelf';
 
 const state = () => useBench.getState();
 
@@ -156,10 +145,10 @@ describe('lures come and go', () => {
     expect(state().notice?.text).toMatch(/Not imported, and nothing here was changed/);
     expect(lure()).toEqual(foreign);
 
-    const putBack = await removeOpenLure();
+    await removeOpenLure();
     expect(lure().id).not.toBe('far-away');
-    await putBack?.();
-    expect(lure()).toEqual(foreign);
+    state().notice?.action?.run();
+    await vi.waitFor(() => expect(lure()).toEqual(foreign));
   });
 
   it('settings hold in this tab and in the next visit', async () => {

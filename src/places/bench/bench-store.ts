@@ -2,51 +2,19 @@
  * The open lure and the bench around it. A deed shows at once and is written at once behind it, in order; when writing
  * fails the lure stays here, says so, and is written whole as soon as storage takes it again.
  */
-import { create } from 'zustand';
-import { readLureFile, writeLureFile } from '@/core/lure/lure-file';
-import { performDeed, startHistory, type Deed, type LureHistory } from '@/core/lure/history';
+import { performDeed, startHistory, type Deed } from '@/core/lure/history';
 import type { Edit } from '@/core/lure/edit';
 import type { Lure, LureId } from '@/core/lure/lure';
-import { familyRules } from '@/core/family/families';
-import { DEMO_LURES } from '@/demo/scenario';
-import type { Pick } from '@/drawing/elevation';
+import { FIRST_LURE } from '@/demo/first-lure';
+import type { Pick } from '@/drawing/drawn-things';
 import type { StorageFailure } from '@/data/failure';
-import { idFromName, type OpenLure } from '@/data/lure-store';
-import { USUAL_SETTINGS, type Settings } from '@/data/settings-store';
-import { stores } from '@/data/stores';
-import { refusalWords } from '@/words/finding-words';
-import { lureFileProblemWords } from '@/words/problem-words';
+import { readLastDrawn, writeLastDrawn } from '@/data/last-drawn';
+import type { OpenLure } from '@/data/lure-store';
+import type { Settings } from '@/data/settings';
+import { refusalWords } from '@/words/refusal-words';
 import { storageFailureWords } from '@/words/storage-words';
-
-export type Saving =
-  | { readonly state: 'saved' }
-  | { readonly state: 'saving' }
-  | { readonly state: 'failed'; readonly failure: StorageFailure };
-
-/** Something to tell the user once. */
-export interface Notice {
-  readonly number: number;
-  readonly tone: 'news' | 'trouble';
-  readonly text: string;
-}
-
-interface BenchState {
-  readonly history: LureHistory | null;
-  readonly saving: Saving;
-  readonly settings: Settings;
-  readonly lures: readonly Lure[];
-  readonly picked: Pick | null;
-  readonly notice: Notice | null;
-}
-
-export const useBench = create<BenchState>(() => ({
-  history: null,
-  saving: { state: 'saved' },
-  settings: USUAL_SETTINGS,
-  lures: [],
-  picked: null,
-  notice: null,
-}));
+import { tell, useBench } from './bench-state';
+import { openStores } from './storage-room';
 
 const { setState, getState } = useBench;
 
@@ -62,8 +30,10 @@ let settingsOnTheWay = 0;
 let toldDamaged = '';
 let stopWatching: () => void = () => undefined;
 
+/** @param wanted the id of the lure asked for by the page's address */
 export async function startBench(wanted: string | null): Promise<() => void> {
-  const { lures, settings } = stores();
+  showLastDrawn(wanted);
+  const [{ lures, rules, settings }, { DEMO_LURES }] = await Promise.all([openStores(), import('@/demo/scenario')]);
   const seeded = await lures.seed(DEMO_LURES);
   if (!seeded.ok) {
     showWithoutStorage(seeded.failure);
@@ -78,6 +48,7 @@ export async function startBench(wanted: string | null): Promise<() => void> {
   else showWithoutStorage(null);
   const stops = [
     lures.watchList(() => void refreshList()),
+    rules.watch((read) => setState({ rules: read })),
     settings.watch((value) => settingsOnTheWay === 0 && setState({ settings: value })),
   ];
   return () => {
@@ -86,22 +57,30 @@ export async function startBench(wanted: string | null): Promise<() => void> {
   };
 }
 
+/** Puts on the bench what stood there last, or on a first visit the lure a newcomer sees, until storage is open. */
+function showLastDrawn(wanted: string | null) {
+  const last = readLastDrawn(globalThis.localStorage);
+  const lure = last?.lure ?? FIRST_LURE;
+  if (wanted !== null && wanted !== lure.id) return;
+  setState({ history: startHistory(lure), isPreview: true, ...(last ? { settings: last.settings } : {}) });
+}
+
 /** Storage cannot be used at all: a demo lure stands on the bench all the same and can be worked on and exported. */
 function showWithoutStorage(failure: StorageFailure | null) {
-  const lure = DEMO_LURES[0];
-  if (!lure) return;
+  const lure = FIRST_LURE;
   const history = startHistory(lure);
   stored = { history, rev: 0 };
   setState({
     history,
-    lures: DEMO_LURES,
+    lures: [lure],
+    isPreview: false,
     picked: firstBlade(lure),
     saving: failure ? { state: 'failed', failure } : { state: 'saved' },
   });
 }
 
-async function refreshList() {
-  const list = await stores().lures.list();
+export async function refreshList() {
+  const list = await (await openStores()).lures.list();
   if (!list.ok) return;
   setState({ lures: list.value.lures });
   const damaged = list.value.damaged.join(', ');
@@ -113,24 +92,33 @@ async function refreshList() {
 
 export async function openLure(id: LureId) {
   if (!(await isSafe())) return;
-  const read = await stores().lures.read(id);
+  const { lures } = await openStores();
+  const read = await lures.read(id);
   if (!read.ok) {
     tell('trouble', storageFailureWords(read.failure));
     return;
   }
   stored = read.value;
   waiting = [];
-  setState({ history: read.value.history, picked: firstBlade(read.value.history.lure), saving: { state: 'saved' } });
-  watch(id);
+  setState({
+    history: read.value.history,
+    isPreview: false,
+    picked: firstBlade(read.value.history.lure),
+    bladeState: 'clean',
+    saving: { state: 'saved' },
+  });
+  await watch(id);
 }
 
 /** Makes this the lure of the page's address and of the next visit, and follows it in storage. */
-function watch(id: LureId) {
+async function watch(id: LureId) {
   changeSettings({ lastLure: id });
   window.history.replaceState(null, '', `?lure=${id}`);
   stopWatching();
   seenRev = stored?.rev ?? 0;
-  stopWatching = stores().lures.watchRevision(id, (rev) => {
+  const { lures } = await openStores();
+  stopWatching();
+  stopWatching = lures.watchRevision(id, (rev) => {
     seenRev = rev;
     void adopt(id);
   });
@@ -145,7 +133,7 @@ function firstBlade({ build }: Lure): Pick | null {
 async function adopt(id: LureId) {
   const isIdle = !isWriting && waiting.length === 0 && getState().saving.state === 'saved';
   if (!isIdle || !stored || seenRev <= stored.rev || stored.history.lure.id !== id) return;
-  const read = await stores().lures.read(id);
+  const read = await (await openStores()).lures.read(id);
   if (!read.ok || isWriting || waiting.length > 0 || stored.history.lure.id !== id || read.value.rev <= stored.rev)
     return;
   stored = read.value;
@@ -154,8 +142,8 @@ async function adopt(id: LureId) {
 
 /** Does something to the open lure. Returns false, with the reason told, when it cannot be. */
 export function perform(deed: Deed): boolean {
-  const { history } = getState();
-  if (!history) return false;
+  const { history, isPreview } = getState();
+  if (!history || isPreview) return false;
   const result = performDeed(history, deed);
   if (!result.ok) {
     if (result.refusal.code !== 'nothingToDo') tell('trouble', refusalWords(result.refusal));
@@ -185,10 +173,11 @@ export function change(code: string, edits: readonly Edit[]): boolean {
 async function write() {
   if (isWriting) return;
   isWriting = true;
+  const { lures } = await openStores();
   while (stored) {
     const deed = waiting[0];
     if (!deed) break;
-    const result = await stores().lures.perform(stored, deed);
+    const result = await lures.perform(stored, deed);
     if (!result.ok) {
       waiting = [];
       setState({ saving: { state: 'failed', failure: result.failure } });
@@ -226,7 +215,7 @@ export async function saveWhole() {
   const { history } = getState();
   if (!history || isWriting) return;
   isWriting = true;
-  const saved = await stores().lures.save({ history, rev: stored?.rev ?? 0 });
+  const saved = await (await openStores()).lures.save({ history, rev: stored?.rev ?? 0 });
   isWriting = false;
   if (!saved.ok) {
     setState({ saving: { state: 'failed', failure: saved.failure } });
@@ -238,7 +227,7 @@ export async function saveWhole() {
   if (isBeside) {
     const { id } = open.history.lure;
     setState({ history: { ...current, lure: { ...current.lure, id } } });
-    watch(id);
+    await watch(id);
     tell('news', 'Another tab changed this lure meanwhile. Yours is kept beside it as a lure of its own.');
   }
   if (current !== history) return saveWhole();
@@ -251,7 +240,7 @@ async function settle() {
 }
 
 /** True when the open lure is in storage, so that another may take its place; else says why not. */
-async function isSafe(): Promise<boolean> {
+export async function isSafe(): Promise<boolean> {
   await settle();
   if (getState().saving.state === 'failed') await saveWhole();
   if (getState().saving.state !== 'failed') return true;
@@ -259,84 +248,20 @@ async function isSafe(): Promise<boolean> {
   return false;
 }
 
-export function pick(picked: Pick | null) {
-  setState({ picked });
-}
-
 export function changeSettings(changes: Partial<Settings>) {
   const settings = { ...getState().settings, ...changes };
   setState({ settings });
   settingsOnTheWay++;
-  void stores()
-    .settings.write(settings)
+  void openStores()
+    .then((stores) => stores.settings.write(settings))
     .finally(() => settingsOnTheWay--);
 }
 
-export function tell(tone: Notice['tone'], text: string) {
-  setState({ notice: { number: (getState().notice?.number ?? 0) + 1, tone, text } });
-}
-
-/** Starts a new lure of a family and opens it. */
-export async function startNewLure() {
-  const name = 'New spinner';
-  await addAndOpen(familyRules('inlineSpinner').start(idFromName(name), name));
-}
-
-export async function duplicateLure() {
-  const lure = getState().history?.lure;
-  if (!lure) return;
-  const name = `${lure.name}, copy`;
-  await addAndOpen({ ...lure, id: idFromName(name), name, made: null });
-}
-
-/** Takes a lure file in. The same lure already here is only opened; a different one under its id comes beside it. */
-export async function importLureText(text: string) {
-  const reading = readLureFile(text);
-  if (!reading.ok) {
-    tell('trouble', `Not imported, and nothing here was changed. ${lureFileProblemWords(reading.problem)}`);
-    return;
-  }
-  const { lure } = reading;
-  const here = getState().lures.find(({ id }) => id === lure.id);
-  if (here && writeLureFile(here) === writeLureFile(lure)) {
-    await openLure(here.id);
-    tell('news', `${lure.name} is here already, the same to the last part.`);
-    return;
-  }
-  if (await addAndOpen(lure))
-    tell('news', here ? `${lure.name} was imported beside the one already here.` : `${lure.name} was imported.`);
-}
-
-async function addAndOpen(lure: Lure): Promise<boolean> {
-  if (!(await isSafe())) return false;
-  const added = await stores().lures.add(lure);
-  if (!added.ok) {
-    tell('trouble', storageFailureWords(added.failure));
-    return false;
-  }
-  await refreshList();
-  await openLure(added.value.id);
-  return true;
-}
-
-/** Takes the open lure away; it can be put back from the notice that tells of it. */
-export async function removeOpenLure(): Promise<(() => Promise<void>) | null> {
-  const lure = getState().history?.lure;
-  if (!lure || !(await isSafe())) return null;
-  const removed = await stores().lures.remove(lure.id);
-  if (!removed.ok || !removed.value) {
-    if (!removed.ok) tell('trouble', storageFailureWords(removed.failure));
-    return null;
-  }
-  const row = removed.value;
-  await refreshList();
-  const next = getState().lures[0];
-  if (next) await openLure(next.id);
-  else await startNewLure();
-  return async () => {
-    const back = await stores().lures.putBack(row);
-    if (!back.ok) return tell('trouble', storageFailureWords(back.failure));
-    await refreshList();
-    await openLure(lure.id);
-  };
-}
+/** What is shown once the page comes again, kept a moment after the last change. */
+const KEEP_DRAWN_AFTER_MS = 300;
+let keeping: ReturnType<typeof setTimeout> | undefined;
+useBench.subscribe(({ history, settings, isPreview }, before) => {
+  if (!history || isPreview || (history === before.history && settings === before.settings)) return;
+  clearTimeout(keeping);
+  keeping = setTimeout(() => writeLastDrawn(globalThis.localStorage, history.lure, settings), KEEP_DRAWN_AFTER_MS);
+});

@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { edited, itemId, part, plainSpinner, spinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
-import { USUAL_SETTINGS } from '@/data/settings-store';
+import { USUAL_SETTINGS } from '@/data/settings';
 import { partDeeds, type PickerAim } from './part-deeds';
 import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from './speed';
 import { stringUnits } from './string-units';
@@ -61,7 +61,7 @@ describe('what can be done to a part', () => {
       return [
         deeds.canInsertBefore,
         deeds.canInsertAfter,
-        ...aims.map((aim) => (aim.aim === 'thread' ? aim.index : null)),
+        ...aims.map(({ placement }) => (placement.put === 'thread' ? placement.index : null)),
       ];
     };
     expect(places('nose')).toEqual([false, true, 0]);

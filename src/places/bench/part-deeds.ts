@@ -1,17 +1,17 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
-import { stepItem, takeOff } from '@/core/lure/editing';
+import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
+import type { Placement } from '@/core/lure/placement';
 import { canSitOn, canHangOnLoop, canThread, hasRoomToHold } from '@/core/lure/structure';
-import type { Build, Seat } from '@/core/lure/lure';
+import type { Build } from '@/core/lure/lure';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
 import { change } from './bench-store';
 import type { StringUnit } from './string-units';
 
-/** What the part picker is open for. */
-export type PickerAim =
-  | { readonly aim: 'swap'; readonly unit: StringUnit; readonly kinds: readonly PartKind[] }
-  | { readonly aim: 'swapWire'; readonly kinds: readonly PartKind[] }
-  | { readonly aim: 'thread'; readonly index: number; readonly kinds: readonly PartKind[] }
-  | { readonly aim: 'seat'; readonly seat: Exclude<Seat, { on: 'strand' }>; readonly kinds: readonly PartKind[] };
+/** What the part picker is open for: a place, and the kinds of part that could go there. */
+export interface PickerAim {
+  readonly placement: Placement;
+  readonly kinds: readonly PartKind[];
+}
 
 export interface PartDeeds {
   readonly canMove: (direction: -1 | 1) => boolean;
@@ -26,11 +26,17 @@ export interface PartDeeds {
   readonly insertBefore: () => void;
   readonly insertAfter: () => void;
   readonly hold: () => void;
+  /** The word for threading something between the legs of the picked clevis, or null. */
+  readonly insideWord: string | null;
+  readonly insertInside: () => void;
 }
 
 const THREADED_KINDS: readonly PartKind[] = (
-  ['bead', 'clevis', 'weight', 'sleeve', 'cap', 'bell', 'striker', 'dressing', 'shrinkTube'] as const
+  ['bead', 'clevis', 'filmBlade', 'weight', 'sleeve', 'cap', 'bell', 'striker', 'dressing', 'shrinkTube'] as const
 ).filter(canThread);
+
+/** What goes between the legs of a clevis: beads that knock, another clevis, thin things. */
+const INSIDE_KINDS: readonly PartKind[] = ['bead', 'clevis', 'sleeve', 'cap'];
 
 /** Where on the strand something goes in before or after this unit; null where the wire ends. */
 function insertIndex(unit: StringUnit | null, units: readonly StringUnit[], build: Build, side: 'before' | 'after') {
@@ -55,8 +61,9 @@ export function partDeeds(
   const after = insertIndex(unit, units, build, 'after');
   const moves = (direction: -1 | 1) => (item && unit?.strand ? stepItem(build, item.id, direction, unit.leg) : []);
   const holding = unit ? holdingOf(unit, build) : null;
+  const inside = item?.part.kind === 'clevis' ? strandIndexes(build, item.id)[1] : undefined;
   const thread = (index: number | null) => {
-    if (index !== null) openPicker({ aim: 'thread', index, kinds: THREADED_KINDS });
+    if (index !== null) openPicker({ placement: { put: 'thread', index }, kinds: THREADED_KINDS });
   };
   return {
     canMove: (direction) => moves(direction).length > 0,
@@ -65,8 +72,8 @@ export function partDeeds(
     canInsertAfter: after !== null,
     holdWord: holding?.word ?? null,
     swap: () => {
-      if (unit && item) openPicker({ aim: 'swap', unit, kinds: [item.part.kind] });
-      else openPicker({ aim: 'swapWire', kinds: ['wire'] });
+      if (item) openPicker({ placement: { put: 'swap', item: item.id }, kinds: [item.part.kind] });
+      else openPicker({ placement: { put: 'wire' }, kinds: ['wire'] });
     },
     move: (direction) => change('move', moves(direction)),
     takeOff: () => {
@@ -75,7 +82,11 @@ export function partDeeds(
     insertBefore: () => thread(before),
     insertAfter: () => thread(after),
     hold: () => {
-      if (holding) openPicker({ aim: 'seat', seat: holding.seat, kinds: holding.kinds });
+      if (holding) openPicker({ placement: { put: 'seat', seat: holding.seat }, kinds: holding.kinds });
+    },
+    insideWord: inside === undefined ? null : 'Insert inside',
+    insertInside: () => {
+      if (inside !== undefined) openPicker({ placement: { put: 'thread', index: inside }, kinds: INSIDE_KINDS });
     },
   };
 }

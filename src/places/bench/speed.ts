@@ -1,5 +1,5 @@
 /** The speed through the water that a retrieve gives, and how each way of saying it is shown. */
-import type { Retrieve } from '@/data/settings-store';
+import type { Retrieve } from '@/data/settings';
 import { showSpeed } from '@/core/units/write';
 
 export function retrieveSpeed(retrieve: Retrieve): number {

@@ -1,7 +1,7 @@
 /** The string as it is shown: what is moved as one is one unit, in threading order, with what hangs behind what holds it. */
 import { legsTogether } from '@/core/lure/editing';
 import { childrenOf, itemOf, type Build, type End, type Item, type ItemId, type Leg } from '@/core/lure/lure';
-import type { Pick } from '@/drawing/elevation';
+import type { Pick } from '@/drawing/drawn-things';
 
 export interface StringUnit {
   readonly key: string;

@@ -2,6 +2,7 @@
 import type { PartOf } from '../../parts/part';
 import { MATERIALS, type MaterialId } from '../../parts/material';
 import { strandIndexes } from '../editing';
+import { radiusProfile } from '../../parts/profile';
 import type { Finding } from '../finding';
 import { isLoose, misfits, placeOf } from '../fit';
 import type { Layout, PlacedEntry } from '../layout';
@@ -12,6 +13,8 @@ import { itemOf, type Build, type Item, type ItemId } from '../lure';
 const TUBE_TOLERANCE_M = 0.0005;
 /** A striker further than this from the bell's mouth does not reach it. Trade estimate. */
 const STRIKES_WITHIN_M = 0.002;
+/** Room a bell needs along its sleeve to swing. Trade estimate. */
+const BELL_PLAY_M = 0.001;
 /** Metals ring; the density of what does not lies below. */
 const LIGHTEST_METAL_KGM3 = 2600;
 
@@ -94,35 +97,44 @@ function bell(build: Build, layout: Layout, item: Item, part: PartOf<'bell'>): F
       wireM,
       repairs: [],
     });
-  } else if (host.part.kind === 'sleeve') {
-    const [sleeveM, bellM] = [host.part.lengthM, part.lengthM];
+  }
+  const striker = strikerOf(build, layout, host.id, part, item.flipped);
+  if (item.seat.on === 'item' && host.part.kind === 'sleeve') {
+    const sleeveM = host.part.lengthM;
+    const neededM = neckToStriker(part, striker?.radiusM ?? null) + BELL_PLAY_M;
     found.push({
       code: 'sleeveInBell',
       key: `sleeveInBell ${id}`,
-      severity: sleeveM < bellM ? 'fault' : 'good',
+      severity: sleeveM < neededM ? 'fault' : 'good',
       items: [id, host.id],
       sleeveM,
-      bellM,
+      neededM,
       repairs: [],
     });
   }
-  const striker = strikerOf(build, layout, host.id, part, item.flipped);
   found.push(
     striker
-      ? intended('bellAndStriker', [id, striker])
+      ? intended('bellAndStriker', [id, striker.item.id])
       : { code: 'silentBell', key: `silentBell ${id}`, severity: 'caution', items: [id], repairs: [] },
   );
   return found;
 }
 
 /** What the bell's rim swings against: the hard thing at its mouth that the mouth can take in. */
-function strikerOf(build: Build, layout: Layout, host: ItemId, bell: PartOf<'bell'>, flipped: boolean): ItemId | null {
+function strikerOf(build: Build, layout: Layout, host: ItemId, bell: PartOf<'bell'>, flipped: boolean) {
   const [index = 0] = strandIndexes(build, host);
   const own = layout.strand[index];
   const next = layout.strand[flipped ? index - 1 : index + 1];
   if (!own || !next || !isHard(next)) return null;
   const gapM = flipped ? own.x0M - next.x1M : next.x0M - own.x1M;
-  return gapM <= STRIKES_WITHIN_M && next.radiusM < bell.mouthDiameterM / 2 ? next.item.id : null;
+  return gapM <= STRIKES_WITHIN_M && next.radiusM < bell.mouthDiameterM / 2 ? next : null;
+}
+
+/** How far a bell can slide over its striker: from its neck to where its inside is as wide. Half its length with none. */
+function neckToStriker(bell: PartOf<'bell'>, strikerRadiusM: number | null): number {
+  if (strikerRadiusM === null) return bell.lengthM / 2;
+  const meets = radiusProfile(bell).find(({ radiusM }) => radiusM - bell.wallM >= strikerRadiusM);
+  return meets?.xM ?? bell.lengthM;
 }
 
 function isHard({ item: { part } }: PlacedEntry): boolean {

@@ -30,7 +30,8 @@ export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
   const chain = layout.off.filter(({ how, item }) => how === 'hung' && item.part.kind !== 'blade');
   const tied = layout.off.filter(({ how }) => how === 'tied');
   const over = layout.off.filter(({ how }) => how === 'over');
-  const onWire = layout.strand.filter(({ item }) => item.part.kind !== 'clevis');
+  // Clevises and films turn; they are painted with the blades.
+  const onWire = layout.strand.filter(({ item: { part } }) => part.kind !== 'clevis' && part.kind !== 'filmBlade');
   const hanging = layout.off.filter(
     ({ item, parent }) => item.part.kind === 'blade' && !layout.clevises.some((clevis) => clevis.item.id === parent),
   );

@@ -1,0 +1,69 @@
+/**
+ * The parts file, `.mazurka-parts.json`: measured parts to hand on. Described in docs/files.md. Reading is strict and whole
+ * or not at all; SI throughout.
+ */
+import * as z from 'zod/mini';
+import '../schema';
+import { partSchema, type Part } from './part';
+
+export const PARTS_FILE_FORMAT = 'mazurka-parts';
+export const PARTS_FILE_VERSION = 1;
+/** A part is about 500 bytes; a wholesaler's list of 20,000 is about 10 MB. */
+export const PARTS_FILE_MAX_BYTES = 24 * 1024 * 1024;
+const MOST_PARTS = 50_000;
+
+const partsFileSchema = z.strictObject({
+  format: z.literal(PARTS_FILE_FORMAT),
+  version: z.literal(PARTS_FILE_VERSION),
+  parts: z.array(partSchema).check(z.minLength(1), z.maxLength(MOST_PARTS)),
+});
+
+export type PartsFileProblem =
+  | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
+  | { readonly code: 'notJson'; readonly message: string }
+  | { readonly code: 'notAPartsFile' }
+  | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
+  | { readonly code: 'faultyField'; readonly path: string; readonly message: string };
+
+export type PartsFileReading =
+  { readonly ok: true; readonly parts: readonly Part[] } | { readonly ok: false; readonly problem: PartsFileProblem };
+
+/** The file's text: parts sorted by id, so that the same parts always give the same file. */
+export function writePartsFile(parts: readonly Part[]): string {
+  const sorted = [...parts].sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
+  const lines = sorted.map((part) => `    ${JSON.stringify(part)}`).join(',\n');
+  const head = `{\n  "format": "${PARTS_FILE_FORMAT}",\n  "version": ${PARTS_FILE_VERSION},\n  "parts": [\n`;
+  return `${head}${lines}\n  ]\n}\n`;
+}
+
+/** Reads a parts file, or names the first thing wrong with it. Never throws on text. */
+export function readPartsFile(text: string): PartsFileReading {
+  // UTF-8 takes at least one byte for each UTF-16 unit, so this bound never lets a larger file through unseen.
+  if (text.length > PARTS_FILE_MAX_BYTES) {
+    return refuse({ code: 'tooLarge', bytes: text.length, maxBytes: PARTS_FILE_MAX_BYTES });
+  }
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
+  }
+  const head = headSchema.safeParse(raw);
+  if (!head.success) return refuse({ code: 'notAPartsFile' });
+  const { version } = head.data;
+  if (version > PARTS_FILE_VERSION) return refuse({ code: 'fromTheFuture', version, known: PARTS_FILE_VERSION });
+  const parsed = partsFileSchema.safeParse(raw);
+  if (parsed.success) return { ok: true, parts: parsed.data.parts };
+  const [issue] = parsed.error.issues;
+  const path = issue ? issue.path.map(String).join('.') : '';
+  return refuse({ code: 'faultyField', path, message: issue?.message ?? 'not readable' });
+}
+
+const headSchema = z.object({
+  format: z.literal(PARTS_FILE_FORMAT),
+  version: z.int().check(z.positive()),
+});
+
+function refuse(problem: PartsFileProblem): PartsFileReading {
+  return { ok: false, problem };
+}

@@ -1,0 +1,33 @@
+/**
+ * The lure that was last on the bench, kept where the page can read it at once, so that the drawing stands before the
+ * database is open. A picture of what is stored and nothing more: it is never written back, and what it shows is replaced
+ * by the stored lure as soon as that is read. Losing it loses nothing.
+ */
+import * as z from 'zod/mini';
+import { lureSchema, type Lure } from '../core/lure/lure';
+import { structureProblem } from '../core/lure/structure';
+import { settingsSchema, type Settings } from './settings';
+
+const KEY = 'mazurka last drawn';
+
+const lastDrawnSchema = z.strictObject({ lure: lureSchema, settings: settingsSchema });
+
+/** What was last drawn; null when there is none, it cannot be read, or it is not of this shape. */
+export function readLastDrawn(
+  storage: Storage | undefined,
+): { readonly lure: Lure; readonly settings: Settings } | null {
+  try {
+    const parsed = lastDrawnSchema.safeParse(JSON.parse(storage?.getItem(KEY) ?? 'null'));
+    return parsed.success && structureProblem(parsed.data.lure.build) === null ? parsed.data : null;
+  } catch {
+    return null;
+  }
+}
+
+export function writeLastDrawn(storage: Storage | undefined, lure: Lure, settings: Settings): void {
+  try {
+    storage?.setItem(KEY, JSON.stringify({ lure, settings }));
+  } catch {
+    return;
+  }
+}

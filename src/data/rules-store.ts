@@ -1,0 +1,36 @@
+/** The user's own rules about hooks: a small table. */
+import { liveQuery } from 'dexie';
+import { hookRuleSchema, type HookRule } from '../core/lure/hook-rule';
+import type { MazurkaDatabase } from './database';
+import { guarded, type Stored } from './guarded';
+
+export class RulesStore {
+  constructor(private readonly database: MazurkaDatabase) {}
+
+  put(rule: HookRule): Promise<Stored<void>> {
+    return guarded(this.database, async () => {
+      await this.database.rules.put({ id: rule.id, rule });
+    });
+  }
+
+  remove(id: string): Promise<Stored<void>> {
+    return guarded(this.database, async () => {
+      await this.database.rules.delete(id);
+    });
+  }
+
+  /** Calls back with the readable rules, now and after every change in this tab or another. */
+  watch(onChange: (rules: readonly HookRule[]) => void): () => void {
+    const subscription = liveQuery(() => this.database.rules.toArray()).subscribe({
+      next: (rows) =>
+        onChange(
+          rows.flatMap(({ rule }) => {
+            const parsed = hookRuleSchema.safeParse(rule);
+            return parsed.success ? [parsed.data] : [];
+          }),
+        ),
+      error: () => undefined,
+    });
+    return () => subscription.unsubscribe();
+  }
+}

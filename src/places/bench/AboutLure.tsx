@@ -1,0 +1,31 @@
+'use client';
+
+import type { Finding } from '@/core/lure/finding';
+import type { CutLength } from '@/core/lure/lengths';
+import type { Lure } from '@/core/lure/lure';
+import type { UnitSystem } from '@/core/units/write';
+import { FindingsPanel } from './FindingsPanel';
+import { Inspector } from './Inspector';
+import { LengthsPanel } from './LengthsPanel';
+import { MadeBar } from './MadeBar';
+import type { StringUnit } from './string-units';
+
+export interface AboutLureProps {
+  readonly lure: Lure;
+  readonly findings: readonly Finding[];
+  readonly unit: StringUnit | null;
+  readonly cuts: readonly CutLength[];
+  readonly system: UnitSystem;
+}
+
+/** What stands beside the drawing: made or not, findings, the picked part, lengths. */
+export function AboutLure({ lure, findings, unit, cuts, system }: AboutLureProps) {
+  return (
+    <>
+      <MadeBar lure={lure} system={system} />
+      <FindingsPanel findings={findings} build={lure.build} system={system} />
+      <Inspector unit={unit} lure={lure} system={system} />
+      <LengthsPanel cuts={cuts} build={lure.build} system={system} />
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+
+import { DropdownMenu } from 'radix-ui';
+import ChevronDown from 'lucide-react/icons/chevron-down';
+import { useRef } from 'react';
+import type { LureHistory } from '@/core/lure/history';
+import { LURE_FILE_MAX_BYTES } from '@/core/lure/lure-file';
+import { Button } from '@/ui/Button';
+import { lureFileProblemWords } from '@/words/problem-words';
+import { exportLure } from './BenchHeader';
+import { openSheet, tell } from './bench-state';
+import { duplicateLure, importLureText, removeOpenLure } from './shelf';
+import { MENU, MENU_ITEM } from './menu-looks';
+
+export function FileMenu({ history }: { readonly history: LureHistory }) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button>
+            File <ChevronDown aria-hidden size={18} />
+          </Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" sideOffset={4} className={MENU}>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet(history.lure.id)}>
+              Build sheet, to print
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => exportLure(history)}>
+              Export this lure
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => input.current?.click()}>
+              Import a lure
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void duplicateLure()}>
+              Start from a copy of this one
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('parts')}>
+              Your own parts
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('rules')}>
+              Your rules about hooks
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void removeOpenLure()}>
+              Put this lure away
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Lure file to import"
+        className="hidden"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          event.target.value = '';
+          if (file) void importFile(file);
+        }}
+      />
+    </>
+  );
+}
+
+/** In a tab of its own: the bench stays as it is. */
+function openBuildSheet(id: string) {
+  window.open(`/sheet?lure=${id}`, '_blank', 'noopener');
+}
+
+async function importFile(file: File) {
+  if (file.size > LURE_FILE_MAX_BYTES) {
+    const problem = { code: 'tooLarge', bytes: file.size, maxBytes: LURE_FILE_MAX_BYTES } as const;
+    tell('trouble', `Not imported, and nothing here was changed. ${lureFileProblemWords(problem)}`);
+    return;
+  }
+  await importLureText(await file.text());
+}

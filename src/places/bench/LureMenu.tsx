@@ -1,0 +1,36 @@
+'use client';
+
+import { DropdownMenu } from 'radix-ui';
+import ChevronDown from 'lucide-react/icons/chevron-down';
+import { Button } from '@/ui/Button';
+import { useBench } from './bench-state';
+import { openLure } from './bench-store';
+import { startNewLure } from './shelf';
+import { MENU, MENU_ITEM } from './menu-looks';
+
+export function LureMenu({ openId }: { readonly openId: string }) {
+  const lures = useBench((state) => state.lures);
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button aria-label="Lures">
+          Lures <ChevronDown aria-hidden size={18} />
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" sideOffset={4} className={`${MENU} max-h-[70vh] overflow-y-auto`}>
+          {lures.map((lure) => (
+            <DropdownMenu.Item key={lure.id} className={MENU_ITEM} onSelect={() => void openLure(lure.id)}>
+              <span className={lure.id === openId ? 'font-semibold' : ''}>{lure.name}</span>
+              <span className="ml-auto pl-6 text-sm text-ink-soft">{lure.made ? 'made' : 'design'}</span>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void startNewLure()}>
+            Start a new inline spinner
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

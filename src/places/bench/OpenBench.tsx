@@ -1,0 +1,233 @@
+'use client';
+
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { CATALOGUE } from '@/core/parts/catalogue';
+import { cutLengths } from '@/core/lure/lengths';
+import { findings as findFindings } from '@/core/lure/findings';
+import { layOut } from '@/core/lure/layout';
+import type { LureHistory } from '@/core/lure/history';
+import { lureMass } from '@/core/lure/mass';
+import { filmSeats, spinSeats } from '@/core/lure/spin-seats';
+import { LAKE_WATER } from '@/core/hydro/water';
+import { predict } from '@/core/predict';
+import { showLengthBoth, showMass } from '@/core/units/write';
+import { Elevation } from '@/drawing/Elevation';
+import { motionsOf } from '@/drawing/motion';
+import { stageView } from '@/drawing/stage-view';
+import { Button } from '@/ui/Button';
+import { useAfterPaint } from '@/ui/use-after-paint';
+import { useMedia, useSize } from '@/ui/use-media';
+import { storageFailureWords } from '@/words/storage-words';
+import { BenchHeader, exportLure } from './BenchHeader';
+import { closeSheet, pick, useBench } from './bench-state';
+import { changeSettings, perform, saveWhole } from './bench-store';
+import { AboutLure, OwnPartsSheet, PartPicker, RetrievePanel, RulesSheet, SpinReadouts, StringSection } from './later';
+import { partDeeds, type PickerAim } from './part-deeds';
+import { retrieveSpeed } from './speed';
+import { stringUnits } from './string-units';
+import { useRatesBefore } from './use-rates-before';
+
+/** Of the window's height, for the drawing on a wide screen. */
+const STAGE_SHARE = 0.385;
+
+export interface OpenBenchProps {
+  readonly history: LureHistory;
+  readonly isDark: boolean;
+}
+
+/**
+ * A lure on the bench. The drawing follows every change at once; what stands around it follows as soon as the drawing is
+ * painted.
+ */
+export function OpenBench({ history, isDark }: OpenBenchProps) {
+  const { lure } = history;
+  const { build } = lure;
+  const { system, retrieve, slowedBy } = useBench((state) => state.settings);
+  const picked = useBench((state) => state.picked);
+  const bladeState = useBench((state) => state.bladeState);
+  const stage = useRef<HTMLDivElement>(null);
+  const size = useSize(stage);
+  const prefersStill = useMedia('(prefers-reduced-motion: reduce)');
+  const speedMps = retrieveSpeed(retrieve);
+
+  const layout = useMemo(() => layOut(build), [build]);
+  const seats = useMemo(() => spinSeats(build, layout), [build, layout]);
+  const films = useMemo(() => filmSeats(layout), [layout]);
+  const prediction = useMemo(() => predict(build, LAKE_WATER, [speedMps], bladeState), [build, speedMps, bladeState]);
+  const motions = useMemo(() => motionsOf(seats, films, prediction), [seats, films, prediction]);
+  const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
+  const view = useMemo(
+    () => (size ? stageView(layout, motions, size.width, Math.max(240, heightPx * STAGE_SHARE)) : null),
+    [size, layout, motions, heightPx],
+  );
+  const overall = showLengthBoth(layout.x1M - layout.x0M, system);
+  const turning = prediction.blades.some(({ at: [at] }) => at?.outcome === 'turning');
+  const isPreview = useBench((state) => state.isPreview);
+  const isPainted = useAfterPaint(view !== null);
+  const isReady = isPainted && !isPreview;
+
+  const later = useDeferredValue(useMemo(() => ({ history, prediction }), [history, prediction]));
+  const around = useAround(later.history, later.prediction, speedMps);
+  useUndoKeys();
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <BenchHeader history={history} isDark={isDark} isReady={isReady} />
+      <NotSaved history={history} />
+      <div className="flex flex-1 flex-col lg:flex-row">
+        <main className="flex min-w-0 flex-1 flex-col">
+          <div ref={stage} className="bg-stage">
+            <div className="flex min-h-18 flex-wrap items-start justify-between gap-x-4 px-2 pt-1 sm:flex-nowrap">
+              {isReady && (
+                <SpinReadouts build={build} prediction={prediction} ratesBefore={around.ratesBefore} system={system} />
+              )}
+              <div className="flex flex-1 flex-col items-end px-2 pt-1 text-sm whitespace-nowrap">
+                <p className="text-ink-soft">
+                  {overall} long · {showMass(lureMass(build), system)}
+                </p>
+                {turning && !prefersStill && (
+                  <Button
+                    look="quiet"
+                    aria-pressed={slowedBy === 8}
+                    onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
+                  >
+                    {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
+                  </Button>
+                )}
+              </div>
+            </div>
+            {view && (
+              <Elevation
+                build={build}
+                layout={layout}
+                view={view}
+                motions={motions}
+                findings={around.findings}
+                system={system}
+                slowedBy={slowedBy}
+                still={prefersStill}
+                picked={picked}
+                onPick={pick}
+                label={`${lure.name} from the side, nose left: ${overall} long`}
+              />
+            )}
+          </div>
+          <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1">
+            {view && isReady && (
+              <StringSection
+                build={build}
+                layout={layout}
+                view={view}
+                seats={seats}
+                units={around.units}
+                unit={around.unit}
+                onPickUnit={around.pickUnit}
+                deeds={around.deeds}
+                system={system}
+              />
+            )}
+          </section>
+          {isReady && <RetrievePanel build={later.history.lure.build} prediction={prediction} />}
+        </main>
+        <aside
+          aria-label="About this lure"
+          className="flex flex-col gap-4 border-l border-line bg-panel p-4 lg:h-[calc(100dvh-3.6rem)] lg:w-80 lg:shrink-0 lg:overflow-y-auto"
+        >
+          {isReady && (
+            <AboutLure
+              lure={later.history.lure}
+              findings={around.findings}
+              unit={around.unit}
+              cuts={around.cuts}
+              system={system}
+            />
+          )}
+        </aside>
+      </div>
+      <Sheets aim={around.aim} history={history} onClosePicker={() => around.setAim(null)} speedMps={speedMps} />
+    </div>
+  );
+}
+
+/** All that stands around the drawing, worked out from the lure as last painted. */
+function useAround(history: LureHistory, prediction: ReturnType<typeof predict>, speedMps: number) {
+  const { lure } = history;
+  const { build } = lure;
+  const picked = useBench((state) => state.picked);
+  const rules = useBench((state) => state.rules);
+  const [leg, setLeg] = useState<string | null>(null);
+  const [aim, setAim] = useState<PickerAim | null>(null);
+  const findings = useMemo(
+    () => findFindings(lure, { water: LAKE_WATER, speedMps, rules, prediction }, CATALOGUE),
+    [lure, speedMps, rules, prediction],
+  );
+  const cuts = useMemo(() => cutLengths(build), [build]);
+  const units = useMemo(() => stringUnits(build), [build]);
+  const ratesBefore = useRatesBefore(history, prediction, speedMps);
+  const unit =
+    units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??
+    units.find(({ pick: each }) => each === picked) ??
+    null;
+  const deeds = partDeeds(unit, units, build, setAim);
+  const pickUnit = (next: (typeof units)[number]) => {
+    setLeg(next.key);
+    pick(next.pick);
+  };
+  return { findings, cuts, units, unit, deeds, pickUnit, ratesBefore, aim, setAim };
+}
+
+/** The sheets that can lie over the bench; each loads when it is first asked for. */
+function Sheets({
+  aim,
+  history,
+  onClosePicker,
+  speedMps,
+}: {
+  readonly aim: PickerAim | null;
+  readonly history: LureHistory;
+  readonly onClosePicker: () => void;
+  readonly speedMps: number;
+}) {
+  const system = useBench((state) => state.settings.system);
+  const sheet = useBench((state) => state.sheet);
+  return (
+    <>
+      {aim && <PartPicker aim={aim} lure={history.lure} system={system} speedMps={speedMps} onClose={onClosePicker} />}
+      {sheet === 'parts' && <OwnPartsSheet system={system} onClose={closeSheet} />}
+      {sheet === 'rules' && <RulesSheet onClose={closeSheet} />}
+    </>
+  );
+}
+
+/** The storage failed: what happened, that the lure is here, and the two things to do. */
+function NotSaved({ history }: { readonly history: LureHistory }) {
+  const saving = useBench((state) => state.saving);
+  if (saving.state !== 'failed') return null;
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-2 border-b border-fault bg-fault-soft px-4 py-2">
+      <p className="flex-1">
+        <span className="font-semibold">Not saved.</span> {storageFailureWords(saving.failure)} The lure is still here,
+        whole: keep it as a file, or try again.
+      </p>
+      <Button look="main" onClick={() => exportLure(history)}>
+        Export this lure
+      </Button>
+      <Button onClick={() => void saveWhole()}>Try again</Button>
+    </div>
+  );
+}
+
+function useUndoKeys() {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      if (event.target instanceof HTMLInputElement && event.target.type !== 'range') return;
+      const key = event.key.toLowerCase();
+      const isRedo = key === 'y' || (key === 'z' && event.shiftKey);
+      if (!isRedo && key !== 'z') return;
+      event.preventDefault();
+      perform({ do: isRedo ? 'redo' : 'undo' });
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}

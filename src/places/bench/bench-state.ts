@@ -1,0 +1,77 @@
+/** What the bench shows, and the small changes to it that touch no lure. */
+import { create } from 'zustand';
+import type { BladeState } from '@/core/lure/bearing';
+import type { LureHistory } from '@/core/lure/history';
+import type { HookRule } from '@/core/lure/hook-rule';
+import type { Lure } from '@/core/lure/lure';
+import type { Part } from '@/core/parts/part';
+import type { StorageFailure } from '@/data/failure';
+import { USUAL_SETTINGS, type Settings } from '@/data/settings';
+import type { Pick } from '@/drawing/drawn-things';
+
+export type Saving =
+  | { readonly state: 'saved' }
+  | { readonly state: 'saving' }
+  | { readonly state: 'failed'; readonly failure: StorageFailure };
+
+/** Something to tell the user once. */
+export interface Notice {
+  readonly number: number;
+  readonly tone: 'news' | 'trouble';
+  readonly text: string;
+  /** The way back, where there is one. */
+  readonly action: { readonly label: string; readonly run: () => void } | null;
+}
+
+/** A sheet laid over the bench. */
+export type SheetName = 'parts' | 'rules';
+
+export interface BenchState {
+  readonly history: LureHistory | null;
+  /** The lure is only what was last drawn: storage is not open yet, and nothing can be done to it. */
+  readonly isPreview: boolean;
+  readonly saving: Saving;
+  readonly settings: Settings;
+  readonly lures: readonly Lure[];
+  readonly picked: Pick | null;
+  /** What has happened to the blades, to try what it does; not kept. */
+  readonly bladeState: BladeState;
+  readonly rules: readonly HookRule[];
+  readonly ownParts: readonly Part[];
+  readonly sheet: SheetName | null;
+  readonly notice: Notice | null;
+}
+
+export const useBench = create<BenchState>(() => ({
+  history: null,
+  isPreview: false,
+  saving: { state: 'saved' },
+  settings: USUAL_SETTINGS,
+  lures: [],
+  picked: null,
+  bladeState: 'clean',
+  rules: [],
+  ownParts: [],
+  sheet: null,
+  notice: null,
+}));
+
+export function tell(tone: Notice['tone'], text: string, action: Notice['action'] = null) {
+  useBench.setState({ notice: { number: (useBench.getState().notice?.number ?? 0) + 1, tone, text, action } });
+}
+
+export function pick(picked: Pick | null) {
+  useBench.setState({ picked });
+}
+
+export function tryState(bladeState: BladeState) {
+  useBench.setState({ bladeState });
+}
+
+export function openSheet(sheet: SheetName) {
+  useBench.setState({ sheet });
+}
+
+export function closeSheet() {
+  useBench.setState({ sheet: null });
+}

@@ -1,0 +1,76 @@
+/** Lures come and go: started, copied, taken in from a file, put away. */
+import { familyRules } from '@/core/family/families';
+import type { Lure } from '@/core/lure/lure';
+import { readLureFile, writeLureFile } from '@/core/lure/lure-file';
+import { idFromName } from '@/core/lure/lure-id';
+import { lureFileProblemWords } from '@/words/problem-words';
+import { storageFailureWords } from '@/words/storage-words';
+import { tell, useBench } from './bench-state';
+import { isSafe, openLure, refreshList } from './bench-store';
+import { openStores } from './storage-room';
+
+/** Starts a new lure of a family and opens it. */
+export async function startNewLure() {
+  const name = 'New spinner';
+  await addAndOpen(familyRules('inlineSpinner').start(idFromName(name), name));
+}
+
+export async function duplicateLure() {
+  const lure = useBench.getState().history?.lure;
+  if (!lure) return;
+  const name = `${lure.name}, copy`;
+  await addAndOpen({ ...lure, id: idFromName(name), name, made: null });
+}
+
+/** Takes a lure file in. The same lure already here is only opened; a different one under its id comes beside it. */
+export async function importLureText(text: string) {
+  const reading = readLureFile(text);
+  if (!reading.ok) {
+    tell('trouble', `Not imported, and nothing here was changed. ${lureFileProblemWords(reading.problem)}`);
+    return;
+  }
+  const { lure } = reading;
+  const here = useBench.getState().lures.find(({ id }) => id === lure.id);
+  if (here && writeLureFile(here) === writeLureFile(lure)) {
+    await openLure(here.id);
+    tell('news', `${lure.name} is here already, the same to the last part.`);
+    return;
+  }
+  if (await addAndOpen(lure))
+    tell('news', here ? `${lure.name} was imported beside the one already here.` : `${lure.name} was imported.`);
+}
+
+async function addAndOpen(lure: Lure): Promise<boolean> {
+  if (!(await isSafe())) return false;
+  const added = await (await openStores()).lures.add(lure);
+  if (!added.ok) {
+    tell('trouble', storageFailureWords(added.failure));
+    return false;
+  }
+  await refreshList();
+  await openLure(added.value.id);
+  return true;
+}
+
+/** Takes the open lure away; it can be put back from the notice that tells of it. */
+export async function removeOpenLure() {
+  const lure = useBench.getState().history?.lure;
+  if (!lure || !(await isSafe())) return;
+  const removed = await (await openStores()).lures.remove(lure.id);
+  if (!removed.ok || !removed.value) {
+    if (!removed.ok) tell('trouble', storageFailureWords(removed.failure));
+    return;
+  }
+  const row = removed.value;
+  await refreshList();
+  const next = useBench.getState().lures[0];
+  if (next) await openLure(next.id);
+  else await startNewLure();
+  const putBack = async () => {
+    const back = await (await openStores()).lures.putBack(row);
+    if (!back.ok) return tell('trouble', storageFailureWords(back.failure));
+    await refreshList();
+    await openLure(lure.id);
+  };
+  tell('news', `${lure.name} was put away.`, { label: 'Put it back', run: () => void putBack() });
+}

@@ -1,0 +1,9 @@
+/** The way to the stores: their code and the database behind them load while the drawing is already standing. */
+import type { Stores } from '@/data/stores';
+
+let opened: Promise<Stores> | null = null;
+
+export function openStores(): Promise<Stores> {
+  opened ??= import('@/data/stores').then((room) => room.stores());
+  return opened;
+}
