@@ -22,7 +22,7 @@ module.exports = {
     {
       name: 'middle-rooms-do-not-climb',
       severity: 'error',
-      from: { path: '^src/(ui|drawing|data|workers)' },
+      from: { path: '^src/(ui|drawing|paper|data|workers|words)' },
       to: { path: '^src/(app|places)' },
     },
     {

@@ -9,16 +9,19 @@ export interface SheetProps {
   readonly onOpenChange: (open: boolean) => void;
   readonly title: string;
   readonly description: string;
+  readonly wide?: boolean;
   readonly children: ReactNode;
 }
 
 /** A sheet laid over the page from the right: the page behind stays in sight. */
-export function Sheet({ open, onOpenChange, title, description, children }: SheetProps) {
+export function Sheet({ open, onOpenChange, title, description, wide, children }: SheetProps) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-black/25" />
-        <Dialog.Content className="fixed inset-y-0 right-0 z-30 flex w-[min(30rem,100vw)] flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl">
+        <Dialog.Content
+          className={`fixed inset-y-0 right-0 z-30 flex flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl ${wide ? 'w-[min(44rem,100vw)]' : 'w-[min(30rem,100vw)]'}`}
+        >
           <div className="flex items-start justify-between gap-3">
             <div>
               <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>

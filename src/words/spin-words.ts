@@ -64,7 +64,7 @@ export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' |
             ? ' At this speed it stops.'
             : ' At this speed it may stop.';
       const band = `Stalls at ${text(stall.lowMps)} to ${text(stall.highMps)} ${UNITS[unit].symbol}`;
-      return `${band}; a twitch to ${text(stall.highMps + TWITCH_MPS)} starts it.${now}`;
+      return `${band}; twitch it to ${text(stall.highMps + TWITCH_MPS)} to start it.${now}`;
     }
     default:
       return never(stall, 'stallWords');

@@ -3,6 +3,7 @@ import { partsOfKind } from '../parts/catalogue';
 import type { Finding } from '../lure/finding';
 import { layOut, trailingHooks } from '../lure/layout';
 import { USUAL_LOOP, type Lure, type LureId } from '../lure/lure';
+import { spinnerWork } from './spinner-work';
 import { filmSeats, spinSeats } from '../lure/spin-seats';
 
 const USUAL_WIRE_M = 0.0009;
@@ -27,6 +28,8 @@ export const inlineSpinner = {
       made: null,
     };
   },
+
+  work: spinnerWork,
 
   check(lure: Lure): Finding[] {
     const layout = layOut(lure.build);

@@ -5,10 +5,8 @@ import Redo from 'lucide-react/icons/redo-2';
 import Sun from 'lucide-react/icons/sun';
 import Undo from 'lucide-react/icons/undo-2';
 import type { LureHistory } from '@/core/lure/history';
-import { writeLureFile } from '@/core/lure/lure-file';
 import { familyRules } from '@/core/family/families';
 import { Button } from '@/ui/Button';
-import { saveFile } from '@/ui/save-file';
 import { useBench } from './bench-state';
 import { change, changeSettings, perform } from './bench-store';
 import { FileMenu, FileUnpressed, LureMenu, LuresUnpressed } from './later';
@@ -100,8 +98,4 @@ function SavedState() {
       {words}
     </span>
   );
-}
-
-export function exportLure({ lure }: LureHistory) {
-  saveFile(`${lure.id}.mazurka.json`, writeLureFile(lure), 'application/json');
 }

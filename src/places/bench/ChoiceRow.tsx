@@ -1,7 +1,6 @@
 'use client';
 
 import { memo } from 'react';
-import Check from 'lucide-react/icons/check';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { CLEAR_MARGIN_M } from '@/core/lure/clearance';
@@ -38,13 +37,13 @@ export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
       aria-current={isNow}
       data-part={part.id}
       data-fits={misfits.length === 0}
-      className="absolute inset-x-0 mb-1 flex cursor-pointer items-center gap-2.5 rounded-md border border-line px-2 hover:border-accent hover:bg-accent-soft aria-[current=true]:border-accent aria-selected:border-accent aria-selected:bg-accent-soft"
+      className="absolute inset-x-0 mb-1 flex cursor-pointer flex-wrap content-center items-center gap-x-2.5 rounded-md sm:flex-nowrap border border-line px-2 hover:border-accent hover:bg-accent-soft aria-[current=true]:border-accent aria-selected:border-accent aria-selected:bg-accent-soft"
       style={{ top: place.top, height: place.height - 4 }}
       onClick={() => onTake(part)}
       onKeyDown={(event) => event.key === 'Enter' && onTake(part)}
     >
-      <PartPortrait part={part} width={112} height={58} scale={2.4} />
-      <span className="min-w-0 flex-1 leading-snug">
+      <PartPortrait part={part} width={96} height={58} scale={2.4} />
+      <span className="min-w-0 flex-1 basis-40 leading-snug">
         <span className="block truncate font-semibold">
           {partTitle(part)}
           {isNow && <span className="ml-2 text-sm font-normal text-ink-soft">on the lure</span>}
@@ -59,15 +58,15 @@ export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
           <span className="block truncate text-sm text-ink-soft">{part.maker}</span>
         )}
       </span>
-      <span className="measure w-30 shrink-0 text-right text-xs leading-snug">
-        {effect && <EffectLines effect={effect} now={isNow ? null : nowEffect} system={system} />}
+      <span className="flex shrink-0 text-sm">
+        {effect && <EffectColumns effect={effect} now={isNow ? null : nowEffect} system={system} />}
       </span>
     </div>
   );
 });
 
-/** Only what the part changes is said, with by how much. */
-function EffectLines({
+/** The columns of what a part would do, under the heads they are sorted by; beneath each how it differs from now. */
+function EffectColumns({
   effect,
   now,
   system,
@@ -77,34 +76,73 @@ function EffectLines({
   readonly system: UnitSystem;
 }) {
   const { rateHz, dragN, massKg, clearanceM } = effect;
-  const pull = (newtons: number) => {
-    const { number, unit } = pullInWeight(newtons / GRAVITY_MPS2, system);
-    return `${number} ${unit}`;
-  };
-  const change = (value: number, before: number | null | undefined, digits: number) => {
-    if (before === null || before === undefined) return '';
-    const text = decimalText(value - before, digits);
-    return Number(text) === 0 ? '' : ` (${value > before ? '+' : '−'}${text.replace('-', '')})`;
-  };
+  const pull = (newtons: number) => pullInWeight(newtons / GRAVITY_MPS2, system);
+  const mass = (kg: number) => showMass(kg, system).split(' ');
+  const clears = clearanceM !== null && clearanceM >= CLEAR_MARGIN_M;
   return (
     <>
-      {rateHz !== null && (
-        <span className="block">
-          {decimalText(rateHz, 1)} turns/s{change(rateHz, now?.rateHz, 1)}
-        </span>
-      )}
-      {dragN !== null && <span className="block">drag {pull(dragN)}</span>}
-      {massKg > 0 && <span className="block">lure {showMass(massKg, system)}</span>}
-      {clearanceM !== null && (
-        <span className={`flex items-center justify-end gap-1 ${clearanceM < 0 ? 'text-fault' : ''}`}>
-          {clearanceM < CLEAR_MARGIN_M ? (
-            <OctagonX aria-hidden size={12} />
-          ) : (
-            <Check aria-hidden size={12} className="text-good" />
-          )}
-          {clearanceM < 0 ? `hook ${showLength(-clearanceM, system)} in` : `hook ${showLength(clearanceM, system)} off`}
-        </span>
-      )}
+      <Column
+        value={rateHz === null ? null : decimalText(rateHz, 1)}
+        unit="/s"
+        change={rateHz === null ? null : difference(rateHz, now?.rateHz, 1)}
+      />
+      <Column
+        value={dragN === null ? null : pull(dragN).number}
+        unit={dragN === null ? '' : pull(dragN).unit}
+        change={
+          dragN === null || !now?.dragN
+            ? null
+            : difference(Number(pull(dragN).number), Number(pull(now.dragN).number), 1)
+        }
+      />
+      <Column
+        value={mass(massKg).slice(0, -1).join(' ')}
+        unit={mass(massKg).at(-1) ?? ''}
+        change={now === null || system === 'trade' ? null : difference(massKg * 1000, now.massKg * 1000, 1)}
+      />
+      <Column
+        value={clearanceM === null ? null : (showLength(clearanceM, system).replace('-', '−').split(' ')[0] ?? '')}
+        unit={system === 'metric' ? 'mm' : 'in'}
+        change={null}
+        mark={clearanceM === null ? null : clears ? 'clear' : clearanceM < 0 ? 'reaches in' : 'close'}
+        isFault={!clears}
+      />
     </>
   );
+}
+
+function Column({
+  value,
+  unit,
+  change,
+  mark,
+  isFault,
+}: {
+  readonly value: string | null;
+  readonly unit: string;
+  readonly change: string | null;
+  readonly mark?: string | null;
+  readonly isFault?: boolean;
+}) {
+  return (
+    <span className="w-17 shrink-0 text-right leading-tight">
+      {value === null ? (
+        <span className="text-ink-soft">–</span>
+      ) : (
+        <>
+          <span className="measure">{value}</span> <span className="text-xs">{unit}</span>
+          <span className={`block text-xs ${isFault && mark ? 'font-semibold text-fault' : 'text-ink-soft'}`}>
+            {mark ?? change ?? '\u00a0'}
+          </span>
+        </>
+      )}
+    </span>
+  );
+}
+
+/** `+1.2`, or nothing where it would be no difference at these digits. */
+function difference(value: number, before: number | null | undefined, digits: number): string | null {
+  if (before === null || before === undefined) return null;
+  const text = decimalText(Math.abs(value - before), digits);
+  return Number(text) === 0 ? 'same' : `${value > before ? '+' : '−'}${text}`;
 }

@@ -7,7 +7,7 @@ import type { LureHistory } from '@/core/lure/history';
 import { LURE_FILE_MAX_BYTES } from '@/core/lure/lure-file';
 import { Button } from '@/ui/Button';
 import { lureFileProblemWords } from '@/words/problem-words';
-import { exportLure } from './BenchHeader';
+import { exportLure } from './export-lure';
 import { openSheet, tell } from './bench-state';
 import { duplicateLure, importLureText, removeOpenLure } from './shelf';
 import { MENU, MENU_ITEM } from './menu-looks';

@@ -4,6 +4,7 @@ import { costOfChange } from '@/core/lure/cost';
 import type { Lure } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
+import { today } from '@/ui/today';
 import { costWords } from '@/words/finding-words';
 import { change } from './bench-store';
 
@@ -50,11 +51,4 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
       )}
     </section>
   );
-}
-
-/** The user's own day. */
-function today(): string {
-  const now = new Date();
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }

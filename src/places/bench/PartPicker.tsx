@@ -10,6 +10,7 @@ import type { Lure } from '@/core/lure/lure';
 import { partInPlace, placementEdits } from '@/core/lure/placement';
 import type { UnitSystem } from '@/core/units/write';
 import { Sheet } from '@/ui/Sheet';
+import { useMedia } from '@/ui/use-media';
 import { costWords } from '@/words/finding-words';
 import { KIND_WORDS } from '@/words/part-words';
 import { openSheet, useBench } from './bench-state';
@@ -38,17 +39,20 @@ const SORT_WORDS: Readonly<Record<Sort, string>> = {
   listed: 'as listed',
   rate: 'turns',
   drag: 'drag',
-  mass: 'mass',
-  clearance: 'clearance',
+  mass: 'lure',
+  clearance: 'hook gap',
 };
 
-const ROW_PX = 84;
+const ROW_PX = 80;
+/** On a phone the columns stand under the part. */
+const TALL_ROW_PX = 122;
 const DIVIDER_PX = 40;
 
 export function PartPicker(props: PartPickerProps) {
   return (
     <Sheet
       open
+      wide
       onOpenChange={(open) => !open && props.onClose()}
       title={AIM_WORDS[props.aim.placement.put].title}
       description="What fits first, drawn to one scale, with what it would do at the present retrieve."
@@ -69,6 +73,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   const [sort, setSort] = useState<Sort>('listed');
   const [active, setActive] = useState(0);
   const list = useRef<HTMLDivElement>(null);
+  const rowPx = useMedia('(min-width: 640px)') ? ROW_PX : TALL_ROW_PX;
   useEffect(followOwnParts, []);
 
   const parts = useMemo(() => [...ownParts, ...CATALOGUE], [ownParts]);
@@ -100,7 +105,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => list.current,
-    estimateSize: (index) => (rows[index]?.row === 'divider' ? DIVIDER_PX : ROW_PX),
+    estimateSize: (index) => (rows[index]?.row === 'divider' ? DIVIDER_PX : rowPx),
     overscan: 3,
     onChange: ({ range }) => {
       if (range && (range.startIndex !== shown.from || range.endIndex + 1 !== shown.to)) {
@@ -190,7 +195,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
           {isWorking && sort !== 'listed' && ` · weighing ${effects.size.toLocaleString('en')}`}
           {failed !== null && ` · what they would do could not be worked out (${failed})`}
         </p>
-        <div role="radiogroup" aria-label="Sort by" className="flex items-center">
+        <div role="radiogroup" aria-label="Sort by" className="ml-auto flex items-center pr-3">
           {SORTS.map((each) => (
             <button
               key={each}
@@ -202,7 +207,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
                 setActive(0);
                 list.current?.scrollTo({ top: 0 });
               }}
-              className="min-h-9 px-1.5 text-sm text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+              className="min-h-9 w-17 text-right text-sm whitespace-nowrap text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
             >
               {SORT_WORDS[each]}
             </button>

@@ -14,7 +14,7 @@ import { Button } from '@/ui/Button';
 import { tryState, useBench } from './bench-state';
 import { changeSettings } from './bench-store';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
-import { useCurve, useStall } from './use-core';
+import { useCurve, useStall, type Asked } from './use-core';
 
 const RateCurve = dynamic(() => import('./RateCurve'), { ssr: false });
 
@@ -38,35 +38,29 @@ export function RetrievePanel({ build, prediction }: RetrievePanelProps) {
       aria-label="Retrieve"
       className="flex flex-1 flex-wrap items-stretch gap-x-6 gap-y-3 border-t border-line bg-panel px-4 pt-1 pb-1.5"
     >
-      <div className="flex w-[29rem] max-w-full flex-col">
-        <RetrieveControls retrieve={retrieve} system={system} />
-        <StallLine
-          build={build}
-          stalls={stalls}
-          isWorking={stall.state === 'working'}
-          speedMps={speed}
-          by={retrieve.by}
-        />
+      <RetrieveControls retrieve={retrieve} system={system} />
+      <div className="flex min-w-64 flex-1 basis-72 flex-col">
+        <StallLine build={build} stalls={stalls} asked={stall} speedMps={speed} by={retrieve.by} />
+        <figure className="h-26 min-w-0" aria-label="Turns a second against speed">
+          {curve.state === 'failed' ? (
+            <div role="alert" className="flex flex-col items-start gap-1.5 text-sm">
+              <p className="text-fault">
+                The curve could not be worked out ({curve.reason}). The lure and the figures on the drawing hold.
+              </p>
+              <Button onClick={curve.again}>Work it out again</Button>
+            </div>
+          ) : shown ? (
+            <RateCurve
+              prediction={shown}
+              stalls={stalls ?? []}
+              speedMps={speed}
+              rateHz={first?.outcome === 'turning' ? first.rateHz.value : null}
+            />
+          ) : (
+            <p className="p-2 text-sm text-ink-soft">Working out the curve…</p>
+          )}
+        </figure>
       </div>
-      <figure className="h-33 min-w-64 flex-1 basis-72" aria-label="Turns a second against speed">
-        {curve.state === 'failed' ? (
-          <div role="alert" className="flex flex-col items-start gap-1.5 text-sm">
-            <p className="text-fault">
-              The curve could not be worked out ({curve.reason}). The lure and the figures on the drawing hold.
-            </p>
-            <Button onClick={curve.again}>Work it out again</Button>
-          </div>
-        ) : shown ? (
-          <RateCurve
-            prediction={shown}
-            stalls={stalls ?? []}
-            speedMps={speed}
-            rateHz={first?.outcome === 'turning' ? first.rateHz.value : null}
-          />
-        ) : (
-          <p className="p-2 text-sm text-ink-soft">Working out the curve…</p>
-        )}
-      </figure>
     </section>
   );
 }
@@ -78,7 +72,7 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
   const fastest = isReel ? Math.max(3, FASTEST_SHOWN_MPS / retrieve.linePerTurnM) : FASTEST_SHOWN_MPS;
   const value = isReel ? retrieve.turnsPerS : retrieve.speedMps;
   return (
-    <div className="flex flex-col gap-0.5">
+    <div className="flex w-[27rem] max-w-full flex-col gap-0.5">
       <div className="flex items-center justify-between gap-2">
         <h2 className="text-sm text-ink-soft">Retrieve</h2>
         <div role="radiogroup" aria-label="Say the speed by" className="flex">
@@ -143,22 +137,23 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
 function StallLine({
   build,
   stalls,
-  isWorking,
+  asked,
   speedMps,
   by,
 }: {
   readonly build: Build;
   readonly stalls: readonly StallPrediction[] | null;
-  readonly isWorking: boolean;
+  readonly asked: Asked<StallPrediction[]>;
   readonly speedMps: number;
   readonly by: Retrieve['by'];
 }) {
   const bladeState = useBench((state) => state.bladeState);
   const unit = by === 'reel' ? 'mps' : by;
   return (
-    <div className="flex flex-wrap items-center justify-between gap-x-4">
-      <div data-testid="stall" aria-busy={isWorking} className={`text-sm ${isWorking ? 'text-ink-soft' : ''}`}>
-        {stalls === null && <p>Working out where it stalls…</p>}
+    <div className="flex items-start justify-between gap-x-3">
+      <div data-testid="stall" aria-busy={asked.state === 'working'} className="text-sm">
+        {asked.state === 'failed' && <p role="alert">Where it stalls could not be worked out ({asked.reason}).</p>}
+        {stalls === null && asked.state === 'working' && <p className="text-ink-soft">Working out where it stalls…</p>}
         {stalls?.map(({ station, stall }) => {
           const item = build.items[station];
           const name = stalls.length > 1 && item ? `${partTitle(itemOf(build, station).part)}: ` : '';
@@ -171,10 +166,10 @@ function StallLine({
         })}
       </div>
       {stalls !== null && stalls.length > 0 && (
-        <label className="flex items-center gap-2 text-sm text-ink-soft">
-          Try it
+        <label className="flex items-center gap-1.5 text-sm whitespace-nowrap text-ink-soft">
+          Try
           <select
-            className="min-h-9 rounded-md border border-line bg-panel px-2 text-ink"
+            className="min-h-9 w-28 rounded-md border border-line bg-panel px-1 text-ink"
             value={bladeState}
             onChange={(event) => {
               const next = BLADE_STATES.find((each) => each === event.target.value);

@@ -1,0 +1,46 @@
+/** One step of building a lure as coded data; the sentences are written where they are shown. */
+import type { Part } from '../parts/part';
+import type { End } from './lure';
+
+/** What can come to harm at a step. */
+export type Hazard = 'clippedWire' | 'flame' | 'hookPoint' | 'lead' | 'cement';
+
+export type WorkStep =
+  | { readonly do: 'cutWire'; readonly part: Part; readonly lengthM: number; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'tieDressing'; readonly part: Part; readonly on: Part; readonly hazards: readonly Hazard[] }
+  | {
+      readonly do: 'formLoop';
+      readonly end: End;
+      readonly insideDiameterM: number;
+      readonly turns: number;
+      readonly wraps: number;
+      readonly tagM: number;
+      /** What must hang in the loop before its wraps close it: closed eyes that no ring can be opened for. */
+      readonly holding: readonly Part[];
+      /** Room to leave on the wire before this loop closes; null at the first loop. */
+      readonly freeRoomM: number | null;
+      readonly hazards: readonly Hazard[];
+    }
+  | {
+      readonly do: 'hangByRing';
+      readonly ring: Part;
+      readonly parts: readonly Part[];
+      readonly hazards: readonly Hazard[];
+    }
+  | { readonly do: 'shrinkTube'; readonly part: Part; readonly lengthM: number; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'thread'; readonly part: Part; readonly count: number; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'slideOver'; readonly part: Part; readonly over: Part; readonly hazards: readonly Hazard[] }
+  | {
+      readonly do: 'threadClevis';
+      readonly clevis: Part;
+      readonly blade: Part | null;
+      readonly hazards: readonly Hazard[];
+    }
+  | {
+      readonly do: 'threadLeg';
+      readonly clevis: Part;
+      readonly leg: 'lower' | 'upper';
+      readonly blade: Part | null;
+      readonly hazards: readonly Hazard[];
+    }
+  | { readonly do: 'check'; readonly of: 'turnsFreely' | 'clearsHook'; readonly hazards: readonly Hazard[] };

@@ -1,0 +1,269 @@
+/**
+ * The build sheet: one page with the lure at its true size, a bar to check the printer by, the parts, the lengths, the order
+ * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
+ */
+import type { CutLength } from '../core/lure/lengths';
+import type { Layout } from '../core/lure/layout';
+import type { Lure } from '../core/lure/lure';
+import type { WorkStep } from '../core/lure/work-step';
+import type { Part } from '../core/parts/part';
+import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
+import { termWords } from '../words/length-words';
+import { partLine, partTitle } from '../words/part-words';
+import { HAZARD_WORDS, workWords } from '../words/work-words';
+import { lureInInk } from './lure-drawing';
+import { PAPERS, path, SOFT_INK, text, wrap, type Mark, type Measure, type Page, type PaperName } from './page';
+
+export interface BuildSheetInput {
+  readonly lure: Lure;
+  readonly familyName: string;
+  readonly layout: Layout;
+  readonly cuts: readonly CutLength[];
+  readonly work: readonly WorkStep[];
+  readonly massKg: number;
+  readonly system: UnitSystem;
+  readonly paper: PaperName;
+  /** The day on the sheet, as the user's calendar says it. */
+  readonly day: string;
+}
+
+const MARGIN_MM = 13;
+const LARGEST_TEXT_MM = 3.3;
+const SMALLEST_TEXT_MM = 1.7;
+const LEADING = 1.32;
+const GUTTER_MM = 8;
+/** Of the width, for the parts; the rest is for the work. */
+const PARTS_SHARE = 0.44;
+const CAUTION = '#8a1c12';
+
+/** The bar's length, which a test measures in the PDF. */
+export const CHECK_BAR_MM = 50;
+const CHECK_BAR_IN_MM = 50.8;
+
+export function buildSheet(input: BuildSheetInput, measure: Measure): Page {
+  const { lure, paper } = input;
+  const { heightMm } = PAPERS[paper];
+  const head = heading(input, measure);
+  const drawing = drawn(input, head.endsMm);
+  const room = heightMm - MARGIN_MM;
+  let body = columns(input, drawing.endsMm, LARGEST_TEXT_MM, measure);
+  for (let size = LARGEST_TEXT_MM; body.endsMm > room && size > SMALLEST_TEXT_MM; size -= 0.1) {
+    body = columns(input, drawing.endsMm, size, measure);
+  }
+  return { paper, title: `${lure.name}, build sheet`, marks: [...head.marks, ...drawing.marks, ...body.marks] };
+}
+
+interface Block {
+  readonly marks: readonly Mark[];
+  readonly endsMm: number;
+}
+
+function heading({ lure, familyName, massKg, layout, system, day, paper }: BuildSheetInput, measure: Measure): Block {
+  const { widthMm } = PAPERS[paper];
+  const wide = widthMm - 2 * MARGIN_MM;
+  const [name = lure.name] = wrap(lure.name, wide - 44, 6.4, measure, 'bold');
+  const state = lure.made ? `made on ${lure.made.onDay}` : 'a design';
+  const long = showLengthBoth(layout.x1M - layout.x0M, system);
+  return {
+    marks: [
+      text(name, MARGIN_MM, MARGIN_MM + 5.5, 6.4, { weight: 'bold' }),
+      text(`${familyName}, ${state} · ${long} long · ${showMass(massKg, system)}`, MARGIN_MM, MARGIN_MM + 10.6, 3.3, {
+        colour: SOFT_INK,
+      }),
+      text('Mazurka build sheet', widthMm - MARGIN_MM, MARGIN_MM + 5.5, 3.3, { anchor: 'end', colour: SOFT_INK }),
+      text(day, widthMm - MARGIN_MM, MARGIN_MM + 10.6, 3.3, { anchor: 'end', colour: SOFT_INK }),
+    ],
+    endsMm: MARGIN_MM + 13,
+  };
+}
+
+/** The lure at true size where the paper is long enough, else at the largest plain fraction of it, said so. */
+function drawn({ lure, layout, paper }: BuildSheetInput, topMm: number): Block {
+  const { widthMm } = PAPERS[paper];
+  const wide = widthMm - 2 * MARGIN_MM;
+  const longMm = (layout.x1M - layout.x0M) * 1000;
+  const scale = [1, 0.5, 0.25, 0.1].find((each) => longMm * each <= wide) ?? 0.1;
+  const reaches = [
+    ...layout.strand.map(({ radiusM }) => radiusM),
+    ...layout.off.map(({ item, offAxisM }) => {
+      const { part } = item;
+      if (part.kind === 'blade') return offAxisM + part.widthM / 2;
+      return part.kind === 'hook' ? part.gapM * 1.1 : part.kind === 'dressing' ? part.bulkM / 2 : 0.004;
+    }),
+  ];
+  const halfMm = Math.max(0.006, ...reaches) * 1000 * scale + 2;
+  const axisMm = topMm + halfMm;
+  const xMm = MARGIN_MM + (wide - longMm * scale) / 2 - layout.x0M * 1000 * scale;
+  const barMm = axisMm + halfMm + 5;
+  const words =
+    scale === 1 ? 'Drawn at true size when this bar measures' : `Drawn at ${scale} of its size; this bar measures`;
+  return {
+    marks: [
+      ...lureInInk(lure.build, layout, xMm, axisMm, scale),
+      ...checkBar(MARGIN_MM, barMm),
+      text(`${words} 50 mm, and the one under it 2 in. If not, print at 100 %.`, MARGIN_MM + 56, barMm + 1.2, 2.9, {
+        colour: SOFT_INK,
+      }),
+    ],
+    endsMm: barMm + 9,
+  };
+}
+
+/** 50 mm in tens above the line, 2 in in halves below it. */
+function checkBar(xMm: number, yMm: number): Mark[] {
+  const ticks = (count: number, stepMm: number, heightMm: number) =>
+    Array.from({ length: count + 1 }, (_, i) => `M${i * stepMm} 0V${heightMm}`).join('');
+  const look = { stroke: '#000000', strokeMm: 0.25 };
+  return [
+    path(`M0 0H${CHECK_BAR_MM}`, xMm, yMm, look),
+    path(ticks(5, 10, -2), xMm, yMm, look),
+    path(`M0 0H${CHECK_BAR_IN_MM}`, xMm, yMm + 2.2, look),
+    path(ticks(4, 12.7, 2), xMm, yMm + 2.2, look),
+  ];
+}
+
+function columns(input: BuildSheetInput, topMm: number, sizeMm: number, measure: Measure): Block {
+  const { paper } = input;
+  const wide = PAPERS[paper].widthMm - 2 * MARGIN_MM;
+  const left = new Column(MARGIN_MM, topMm, wide * PARTS_SHARE - GUTTER_MM / 2, sizeMm, measure);
+  const right = new Column(
+    MARGIN_MM + wide * PARTS_SHARE + GUTTER_MM / 2,
+    topMm,
+    wide * (1 - PARTS_SHARE) - GUTTER_MM / 2,
+    sizeMm,
+    measure,
+  );
+  partsInto(left, input);
+  lengthsInto(left, input);
+  if (input.lure.note.trim() !== '') {
+    left.head('Note');
+    left.words(input.lure.note.trim());
+  }
+  workInto(right, input);
+  return { marks: [...left.marks, ...right.marks], endsMm: Math.max(left.yMm, right.yMm) };
+}
+
+/** Text set down a column, line by line. */
+class Column {
+  readonly marks: Mark[] = [];
+
+  constructor(
+    private readonly xMm: number,
+    public yMm: number,
+    private readonly widthMm: number,
+    private readonly sizeMm: number,
+    private readonly measure: Measure,
+  ) {}
+
+  head(words: string) {
+    this.yMm += this.sizeMm * LEADING * 1.45;
+    this.marks.push(text(words, this.xMm, this.yMm, this.sizeMm * 1.2, { weight: 'bold' }));
+    this.yMm += this.sizeMm * 0.45;
+  }
+
+  words(words: string, indentMm = 0, look: Parameters<typeof text>[4] = {}) {
+    for (const line of wrap(words, this.widthMm - indentMm, this.sizeMm, this.measure, look.weight)) {
+      this.yMm += this.sizeMm * LEADING;
+      this.marks.push(text(line, this.xMm + indentMm, this.yMm, this.sizeMm, look));
+    }
+  }
+
+  /** A row with something before it and something at its end. */
+  row(before: string, words: string, end = '', soft = '') {
+    const indentMm = before === '' ? 0 : this.sizeMm * 2.4;
+    const endMm = end === '' ? 0 : this.measure(end, this.sizeMm, 'regular') + 2;
+    const startsMm = this.yMm + this.sizeMm * LEADING;
+    if (before !== '') this.marks.push(text(before, this.xMm, startsMm, this.sizeMm));
+    if (end !== '') this.marks.push(text(end, this.xMm + this.widthMm, startsMm, this.sizeMm, { anchor: 'end' }));
+    for (const line of wrap(words, this.widthMm - indentMm - endMm, this.sizeMm, this.measure)) {
+      this.yMm += this.sizeMm * LEADING;
+      this.marks.push(text(line, this.xMm + indentMm, this.yMm, this.sizeMm));
+    }
+    if (soft !== '') this.words(soft, indentMm, { colour: SOFT_INK });
+    this.yMm += this.sizeMm * 0.22;
+  }
+
+  /** A caution: a warning triangle and its sentence. */
+  caution(words: string, indentMm: number) {
+    const s = this.sizeMm;
+    const y = this.yMm + s * LEADING;
+    this.marks.push(
+      path(`M0 0H${s}L${s / 2} ${-s * 0.92}Z`, this.xMm + indentMm, y, { stroke: CAUTION, strokeMm: s * 0.09 }),
+      path(`M0 0V${-s * 0.36}`, this.xMm + indentMm + s / 2, y - s * 0.26, { stroke: CAUTION, strokeMm: s * 0.13 }),
+    );
+    this.words(words, indentMm + s * 1.35, { colour: CAUTION });
+  }
+}
+
+/** Nose to tail; neighbours that are the same part stand in one row. */
+function partsInto(column: Column, { lure, system }: BuildSheetInput) {
+  const { build } = lure;
+  column.head('Parts, nose to tail');
+  const { wire } = build.carrier;
+  column.row(
+    '1 ×',
+    partTitle(wire),
+    '',
+    `${showLength(wire.diameterM, system === 'metric' ? 'trade' : 'metric')}, ${wire.maker}`,
+  );
+  const rows: { part: Part; count: number; extra: string }[] = [];
+  for (const { part, extra } of partsInOrder(lure)) {
+    const last = rows.at(-1);
+    if (last && last.extra === extra && JSON.stringify(last.part) === JSON.stringify(part)) last.count++;
+    else rows.push({ part, count: 1, extra });
+  }
+  for (const { part, count, extra } of rows) {
+    const line = partLine(part, system);
+    const mass = showMass(part.massKg, system);
+    const weighs = part.kind === 'shrinkTube' || line.includes(mass) ? '' : mass;
+    column.row(`${count} ×`, partTitle(part), '', [extra, line, weighs, part.maker].filter(Boolean).join(' · '));
+  }
+}
+
+/** What the wire goes through, each with what hangs on it, then the ends. */
+function partsInOrder({ build }: Lure): { part: Part; extra: string }[] {
+  const seen = new Set<string>();
+  const found: { part: Part; extra: string }[] = [];
+  const visit = (id: string) => {
+    const item = Object.values(build.items).find((each) => each.id === id);
+    if (!item || seen.has(id)) return;
+    seen.add(id);
+    const fold = item.foldRad ? `folded ${Math.round((item.foldRad * 180) / Math.PI)}°` : '';
+    found.push({
+      part: item.part,
+      extra: [item.role ?? '', item.pinched ? 'barb pinched' : '', fold].filter(Boolean).join(', '),
+    });
+    hangingOn(id);
+  };
+  const hangingOn = (parent: string) => {
+    for (const { id, seat } of Object.values(build.items)) {
+      if ((seat.on === 'item' && seat.item === parent) || (seat.on === 'end' && seat.end === parent)) visit(id);
+    }
+  };
+  hangingOn('nose');
+  for (const { item } of build.strand) visit(item);
+  hangingOn('tail');
+  return found;
+}
+
+function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {
+  column.head('Lengths to cut');
+  for (const { of, item, cutM, terms } of cuts) {
+    const name = of === 'wire' ? lure.build.carrier.wire.name : item ? partTitle(item.part) : 'Shrink tube';
+    const sum = terms.map((term) => `${termWords(term, system)} ${showLength(term.lengthM, system)}`).join(' + ');
+    column.row('', name, showLengthBoth(cutM, system), sum);
+  }
+}
+
+function workInto(column: Column, { work, system }: BuildSheetInput) {
+  column.head('Order of work');
+  work.forEach((step, i) => {
+    for (const hazard of step.hazards) column.caution(HAZARD_WORDS[hazard], 0);
+    column.row(`${i + 1}`, workWords(step, system));
+  });
+  column.words(
+    'Rules on hooks, barbs and lead are local: the authority’s current text decides. Building for sale can bring tax, labelling and liability duties: ask those licensed to advise.',
+    0,
+    { colour: SOFT_INK },
+  );
+}

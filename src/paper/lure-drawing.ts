@@ -1,0 +1,102 @@
+/**
+ * A lure in ink at its own size: outlines and pale tones, for paper. The blade is laid back along the wire and seen face
+ * on, so that its length and what it clears can be measured off the page.
+ */
+import { PATTERNS } from '../core/parts/blade-pattern';
+import { FILM_LOBE } from '../core/parts/blade-pattern';
+import { filmLobe, outlineRim } from '../core/parts/outline';
+import type { Layout } from '../core/lure/layout';
+import type { Build } from '../core/lure/lure';
+import { filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { darker, lighter } from '../drawing/colour';
+import { drawElevation } from '../drawing/drawn-things';
+import { clevisOutline } from '../drawing/part-shapes';
+import { ellipse, polygon } from '../drawing/path';
+import type { Shape } from '../drawing/shape';
+import { path, type Mark } from './page';
+
+const MM = 1000;
+const OUTLINE_MM = 0.15;
+
+/**
+ * @param xMm where the lure's own x = 0 lies on the page
+ * @param axisMm height of its axis on the page
+ * @param scale 1 is true size
+ */
+export function lureInInk(build: Build, layout: Layout, xMm: number, axisMm: number, scale: number): Mark[] {
+  const things = drawElevation(build, layout).flatMap(({ shapes, atMm, mirrored }) =>
+    shapes.map((shape) => inInk(shape, xMm + atMm * scale, axisMm, mirrored ? -scale : scale, scale)),
+  );
+  const at = (alongM: number) => xMm + alongM * MM * scale;
+  const clevises = layout.clevises.flatMap(({ clevis, foreM, aftM, item }): Mark[] => {
+    const { legs, bow } = clevisOutline(clevis, (aftM - foreM) * MM, 1);
+    const { hex } = item.part.finish;
+    const place = { scaleX: scale, scaleY: scale };
+    return [
+      path(bow, at(foreM), axisMm, { ...place, stroke: darker(hex, 0.4), strokeMm: clevis.lobeThicknessM * MM * 0.8 }),
+      path(legs, at(foreM), axisMm, {
+        ...place,
+        fill: lighter(hex, 0.5),
+        stroke: darker(hex, 0.6),
+        strokeMm: OUTLINE_MM,
+      }),
+    ];
+  });
+  const blades = spinSeats(build, layout).flatMap(({ blade, holeM, dropM }): Mark[] => {
+    const rim = outlineRim(PATTERNS[blade.pattern].outline, blade).map(({ alongM, acrossM }) => ({
+      x: alongM * MM,
+      y: acrossM * MM,
+    }));
+    const hole = (blade.holeDiameterM / 2) * MM;
+    return sheet(
+      polygon(rim),
+      ellipse(0, 0, hole, hole),
+      at(holeM),
+      axisMm - dropM * MM * scale,
+      blade.finish.hex,
+      scale,
+    );
+  });
+  const films = filmSeats(layout).flatMap(({ film, hubM, spreadRad }): Mark[] => {
+    const lobe = outlineRim(FILM_LOBE, filmLobe(film)).map(({ alongM, acrossM }) => ({ alongM, acrossM }));
+    return ([1, -1] as const).flatMap((side) => {
+      const points = lobe.map(({ alongM, acrossM }) => ({
+        x: (alongM * Math.cos(spreadRad) + acrossM * 0.35) * MM,
+        y: -side * alongM * Math.sin(spreadRad) * MM,
+      }));
+      return sheet(polygon(points), null, at(hubM), axisMm, film.finish.hex, scale);
+    });
+  });
+  return [...things, ...clevises, ...blades, ...films];
+}
+
+/** A sheet laid over the rest: thin enough to see through. */
+function sheet(rim: string, hole: string | null, xMm: number, yMm: number, hex: string, scale: number): Mark[] {
+  const place = { scaleX: scale, scaleY: scale };
+  return [
+    path(rim, xMm, yMm, { ...place, fill: lighter(hex, 0.75), opacity: 0.45 }),
+    path(rim, xMm, yMm, { ...place, stroke: darker(hex, 0.6), strokeMm: 0.25 }),
+    ...(hole === null ? [] : [path(hole, xMm, yMm, { ...place, stroke: darker(hex, 0.6), strokeMm: OUTLINE_MM })]),
+  ];
+}
+
+function inInk({ d, fill, stroke, strokeWidth, opacity }: Shape, x: number, y: number, scaleX: number, scaleY: number) {
+  const hex = fill === undefined ? null : typeof fill === 'string' ? fill : middleOf(fill);
+  return path(d, x, y, {
+    scaleX,
+    scaleY,
+    fill: hex === null ? null : pale(hex),
+    stroke: stroke ?? null,
+    strokeMm: strokeWidth ?? 0.1,
+    opacity: opacity ?? 1,
+  });
+}
+
+function middleOf({ stops }: { readonly stops: readonly { readonly at: number; readonly colour: string }[] }): string {
+  const near = [...stops].sort((a, b) => Math.abs(a.at - 0.5) - Math.abs(b.at - 0.5))[0];
+  return near?.colour ?? '#888888';
+}
+
+function pale(hex: string): string {
+  return /^#[0-9a-f]{6}$/i.test(hex) ? lighter(hex, 0.45) : hex;
+}

@@ -1,0 +1,172 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { familyRules } from '@/core/family/families';
+import { cutLengths } from '@/core/lure/lengths';
+import { layOut } from '@/core/lure/layout';
+import { lureIdSchema, type Lure } from '@/core/lure/lure';
+import { lureMass } from '@/core/lure/mass';
+import { showLength, type UnitSystem } from '@/core/units/write';
+import { stores } from '@/data/stores';
+import { buildSheet } from '@/paper/build-sheet';
+import { PAPERS, type Measure, type Page, type PaperName } from '@/paper/page';
+import { PageSvg } from '@/paper/PageSvg';
+import { Button } from '@/ui/Button';
+import { saveFile } from '@/ui/save-file';
+import { today } from '@/ui/today';
+import { storageFailureWords } from '@/words/storage-words';
+
+type Opened =
+  | { readonly state: 'opening' }
+  | { readonly state: 'open'; readonly lure: Lure; readonly system: UnitSystem }
+  | { readonly state: 'failed'; readonly reason: string };
+
+/** A build sheet to look at, print, or keep as PDF: the page on the screen is the page on paper. */
+export function BuildSheet() {
+  const opened = useOpened();
+  const [paper, setPaper] = useState<PaperName | null>(null);
+  const [pdf, setPdf] = useState<'idle' | 'writing' | { readonly failed: string }>('idle');
+  const measure = useMeasure();
+  const system = opened.state === 'open' ? opened.system : 'metric';
+  const chosen = paper ?? (system === 'metric' ? 'a4' : 'letter');
+  const page = useMemo(
+    () => (opened.state === 'open' && measure ? sheetOf(opened.lure, opened.system, chosen, measure) : null),
+    [opened, chosen, measure],
+  );
+  if (opened.state === 'failed') {
+    return (
+      <main className="mx-auto flex max-w-xl flex-col gap-3 p-6">
+        <h1 className="text-xl font-semibold">No sheet to show</h1>
+        <p role="alert">{opened.reason}</p>
+        <a className="text-accent underline" href="/bench">
+          To the bench
+        </a>
+      </main>
+    );
+  }
+  if (!page || opened.state !== 'open') {
+    return (
+      <main className="grid min-h-dvh place-items-center">
+        <p role="status">Setting the sheet…</p>
+      </main>
+    );
+  }
+  const { name: paperName, widthMm, heightMm } = PAPERS[chosen];
+  const savePdf = async () => {
+    setPdf('writing');
+    try {
+      const [{ writePdf }, { sheetFonts }] = await Promise.all([import('@/paper/write-pdf'), import('./sheet-fonts')]);
+      saveFile(
+        `${opened.lure.id}-${chosen}.pdf`,
+        await writePdf(page, await sheetFonts(), new Date()),
+        'application/pdf',
+      );
+      setPdf('idle');
+    } catch (error) {
+      setPdf({ failed: error instanceof Error ? error.message : String(error) });
+    }
+  };
+  return (
+    <>
+      <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0 } @media print { html, body { width: ${widthMm}mm; height: ${heightMm}mm; overflow: hidden; background: #fff } }`}</style>
+      <header className="flex flex-wrap items-center gap-2 border-b border-line bg-panel px-4 py-2 print:hidden">
+        <h1 className="mr-auto text-xl font-bold">{opened.lure.name}: build sheet</h1>
+        <div role="radiogroup" aria-label="Paper" className="flex">
+          {(Object.keys(PAPERS) as PaperName[]).map((each) => (
+            <button
+              key={each}
+              type="button"
+              role="radio"
+              aria-checked={chosen === each}
+              className="min-h-11 px-3 text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+              onClick={() => setPaper(each)}
+            >
+              {PAPERS[each].name}
+            </button>
+          ))}
+        </div>
+        <Button disabled={pdf === 'writing'} onClick={() => void savePdf()}>
+          {pdf === 'writing' ? 'Writing…' : 'Save as PDF'}
+        </Button>
+        <Button look="main" onClick={() => window.print()}>
+          Print on {paperName}
+        </Button>
+        {typeof pdf === 'object' && (
+          <p role="alert" className="w-full text-fault">
+            The PDF could not be written ({pdf.failed}). Printing still works, also to a file.
+          </p>
+        )}
+        <p className="w-full text-sm text-ink-soft">
+          Print at 100 %, without “fit to page”, and lay a rule on the bar: it must measure {showLength(0.05, 'metric')}
+          .
+        </p>
+      </header>
+      <main className="flex justify-center overflow-x-auto bg-stage p-6 print:block print:overflow-hidden print:bg-white print:p-0">
+        <PageSvg page={page} className="block shrink-0 shadow-lg print:shadow-none" />
+      </main>
+    </>
+  );
+}
+
+function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, measure: Measure): Page {
+  const { build } = lure;
+  const layout = layOut(build);
+  const cuts = cutLengths(build, layout);
+  const rules = familyRules(lure.family);
+  return buildSheet(
+    {
+      lure,
+      familyName: rules.name,
+      layout,
+      cuts,
+      work: rules.work(build),
+      massKg: lureMass(build, cuts),
+      system,
+      paper,
+      day: today(),
+    },
+    measure,
+  );
+}
+
+function useOpened(): Opened {
+  const [opened, setOpened] = useState<Opened>({ state: 'opening' });
+  useEffect(() => {
+    let isHere = true;
+    const open = async (): Promise<Opened> => {
+      const id = lureIdSchema.safeParse(new URLSearchParams(window.location.search).get('lure'));
+      if (!id.success) return { state: 'failed', reason: 'The address names no lure. Open its sheet from the bench.' };
+      const { lures, settings } = stores();
+      const read = await lures.read(id.data);
+      if (!read.ok) return { state: 'failed', reason: storageFailureWords(read.failure) };
+      return { state: 'open', lure: read.value.history.lure, system: (await settings.read()).system };
+    };
+    void open().then((result) => isHere && setOpened(result));
+    return () => {
+      isHere = false;
+    };
+  }, []);
+  return opened;
+}
+
+/** Text as this browser sets it, once its type has loaded. */
+function useMeasure(): Measure | null {
+  const [measure, setMeasure] = useState<Measure | null>(null);
+  useEffect(() => {
+    let isHere = true;
+    const family = getComputedStyle(document.body).fontFamily;
+    const context = document.createElement('canvas').getContext('2d');
+    void Promise.all([400, 700].map((weight) => document.fonts.load(`${weight} 100px ${family}`))).then(() => {
+      if (!context || !isHere) return;
+      const measured: Measure = (text, sizeMm, weight) => {
+        context.font = `${weight === 'bold' ? 700 : 400} 100px ${family}`;
+        return (context.measureText(text).width / 100) * sizeMm;
+      };
+      setMeasure(() => measured);
+    });
+    return () => {
+      isHere = false;
+    };
+  }, []);
+  return measure;
+}

@@ -1,0 +1,35 @@
+/** The type of the app as files that can be put into a PDF; they ship with it. */
+import type { FontFiles } from '@/paper/write-pdf';
+
+const REGULAR = [
+  new URL(
+    '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+    import.meta.url,
+  ),
+  new URL(
+    '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff',
+    import.meta.url,
+  ),
+];
+const BOLD = [
+  new URL(
+    '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
+    import.meta.url,
+  ),
+  new URL(
+    '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff',
+    import.meta.url,
+  ),
+];
+
+export async function sheetFonts(): Promise<FontFiles> {
+  const read = (urls: readonly URL[]) =>
+    Promise.all(
+      urls.map(async (url) => {
+        const response = await fetch(url);
+        if (!response.ok) throw new Error(`the type ${url.pathname} is not to be had`);
+        return new Uint8Array(await response.arrayBuffer());
+      }),
+    );
+  return { regular: await read(REGULAR), bold: await read(BOLD) };
+}
