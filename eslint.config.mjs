@@ -28,6 +28,8 @@ const config = [
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-explicit-any': 'error',
       eqeqeq: 'error',
+      // It warns the React Compiler's users; the compiler is not used here.
+      'react-hooks/incompatible-library': 'off',
     },
   },
   // Playwright's fixtures take a function that is called `use` and is no hook.

@@ -8,6 +8,7 @@ export class BenchPage {
   async open(path = '/') {
     await this.page.goto(path);
     await expect(this.page.getByTestId('elevation')).toBeVisible();
+    await expect(this.string()).toBeVisible();
   }
 
   name(): Locator {
@@ -47,6 +48,7 @@ export class BenchPage {
   async pickPart(id: string, kind?: string) {
     const dialog = this.page.getByRole('dialog');
     if (kind) await dialog.getByRole('radio', { name: kind, exact: true }).click();
+    await dialog.getByRole('combobox').fill(id);
     await dialog.locator(`[data-part="${id}"]`).click();
     await expect(dialog).toBeHidden();
   }

@@ -108,6 +108,7 @@ test('what no order of work could reach is refused with the reason, and nothing 
   await bench.open();
   await bench.unit('Folded clevis #1').click();
   await bench.button('Take next part inside').click();
+  await expect(bench.unit('Folded clevis #1, aft leg')).toBeVisible();
   const order = await bench.order();
   await drag(page, bench.unit('Folded clevis #1, aft leg'), bench.unit('Glass bead'), 'before');
   await expect(bench.notice(/fore leg.*cannot lie behind its aft leg/)).toBeVisible();

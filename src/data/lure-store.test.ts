@@ -4,7 +4,7 @@ import { demoLure, part } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { storageFailureWords } from '@/words/storage-words';
 import { threadParts } from '../core/lure/editing';
-import type { Deed } from '../core/lure/history';
+import { startHistory, type Deed } from '../core/lure/history';
 import { lureIdSchema } from '../core/lure/lure';
 import { MazurkaDatabase } from './database';
 import { toFailure } from './failure';
@@ -48,6 +48,15 @@ describe('lures in storage', () => {
     value(await store.remove(HOVNA));
     value(await store.seed(DEMO_LURES));
     expect(value(await store.list()).lures).toHaveLength(DEMO_LURES.length - 1);
+  });
+
+  it('kept while seeding failed are not seeded over', async () => {
+    const { store } = open();
+    const lure = demoLure('hovna-lantern');
+    value(await store.save({ history: startHistory({ ...lure, name: 'Mine' }), rev: 0 }));
+    value(await store.seed(DEMO_LURES));
+    expect(value(await store.read(HOVNA)).history.lure.name).toBe('Mine');
+    expect(value(await store.list()).lures).toHaveLength(DEMO_LURES.length);
   });
 
   it('keep every deed, with undo and redo, over a closed and reopened database', async () => {

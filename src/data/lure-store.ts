@@ -40,9 +40,13 @@ export class LureStore {
       database.transaction('rw', database.lures, database.settings, async () => {
         if (await database.settings.get(SEEDED_KEY)) return;
         const at = this.now();
+        // A lure can be here before the first seeding: kept when storage would not take the rest.
+        const here = new Set(await database.lures.toCollection().primaryKeys());
         // The first listed is the newest, so that it is the one opened.
-        await database.lures.bulkPut(
-          lures.map((lure, i) => ({ id: lure.id, rev: 1, changedAt: at - i, history: startHistory(lure) })),
+        await database.lures.bulkAdd(
+          lures
+            .filter(({ id }) => !here.has(id))
+            .map((lure, i) => ({ id: lure.id, rev: 1, changedAt: at - i, history: startHistory(lure) })),
         );
         await database.settings.put({ key: SEEDED_KEY, value: true });
       }),

@@ -40,7 +40,12 @@ export function MeasuringFigure({ pattern, shape, holeDiameterM, thicknessM, tak
   const dome = `M${root} ${table}Q${(root + tip) / 2} ${table - 2 * crown} ${tip} ${table}`;
   const hollow = `L${tip - thick} ${table}Q${(root + tip) / 2} ${table - 2 * (crown - thick)} ${root + thick} ${table}Z`;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${PLAN_HEIGHT + SIDE_HEIGHT}`} role="img" aria-label="What to measure on the blade">
+    <svg
+      viewBox={`0 0 ${WIDTH} ${PLAN_HEIGHT + SIDE_HEIGHT}`}
+      role="img"
+      aria-label="What to measure on the blade"
+      className="w-full shrink-0"
+    >
       <path d={polygon(rim)} fill="var(--stage)" stroke="var(--ink-soft)" strokeWidth={1.5} />
       <circle cx={x(0)} cy={middle} r={holeRadius} fill="var(--panel)" stroke="var(--ink-soft)" strokeWidth={1.5} />
       <Across on={taking === 'lengthM'} from={root} to={tip} y={middle + half + 16} word="length" />

@@ -11,20 +11,23 @@ export interface BandedReadoutProps {
   readonly why: string;
   readonly before?: string | null;
   readonly testId?: string;
+  /** All on one line. */
+  readonly compact?: boolean;
 }
 
 /** A predicted number: value, unit, spread; press it for the why. */
-export function BandedReadout({ name, value, unit, band, why, before, testId }: BandedReadoutProps) {
+export function BandedReadout({ name, value, unit, band, why, before, testId, compact }: BandedReadoutProps) {
   return (
     <Popover.Root>
       <Popover.Trigger
         title={why}
         data-testid={testId}
-        className="flex min-w-20 flex-col items-start rounded-md px-2 py-1 text-left hover:bg-accent-soft"
+        className={`flex rounded-md px-2 py-1 text-left hover:bg-accent-soft ${compact ? 'items-baseline gap-2' : 'min-w-20 flex-col items-start'}`}
       >
         <span className="text-sm text-ink-soft">{name}</span>
         <span className="whitespace-nowrap">
-          <span className="measure text-2xl font-semibold">{value}</span> <span className="text-sm">{unit}</span>
+          <span className={`measure font-semibold ${compact ? 'text-base' : 'text-2xl'}`}>{value}</span>{' '}
+          <span className="text-sm">{unit}</span>
         </span>
         <span className="text-sm whitespace-nowrap text-ink-soft">
           {band}

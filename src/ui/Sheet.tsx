@@ -13,6 +13,15 @@ export interface SheetProps {
   readonly children: ReactNode;
 }
 
+/** A sheet opens on what one came for, where it names that. */
+function focusFirst(event: Event) {
+  const sheet = event.currentTarget;
+  const first = sheet instanceof HTMLElement ? sheet.querySelector<HTMLElement>('[data-focus-first]') : null;
+  if (!first) return;
+  event.preventDefault();
+  first.focus();
+}
+
 /** A sheet laid over the page from the right: the page behind stays in sight. */
 export function Sheet({ open, onOpenChange, title, description, wide, children }: SheetProps) {
   return (
@@ -20,6 +29,7 @@ export function Sheet({ open, onOpenChange, title, description, wide, children }
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-black/25" />
         <Dialog.Content
+          onOpenAutoFocus={focusFirst}
           className={`fixed inset-y-0 right-0 z-30 flex flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl ${wide ? 'w-[min(44rem,100vw)]' : 'w-[min(30rem,100vw)]'}`}
         >
           <div className="flex items-start justify-between gap-3">

@@ -49,7 +49,7 @@ export const BLADE_STATE_WORDS: Readonly<Record<BladeState, string>> = {
 const TWITCH_MPS = 0.2;
 
 /** Where a blade stalls, what starts it, and how the present speed stands to that. */
-export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' | 'mph'): string {
+export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' | 'mph', brief = false): string {
   switch (stall.outcome) {
     case 'doesNotTurn':
       return 'Does not keep turning at any speed.';
@@ -64,6 +64,7 @@ export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' |
             ? ' At this speed it stops.'
             : ' At this speed it may stop.';
       const band = `Stalls at ${text(stall.lowMps)} to ${text(stall.highMps)} ${UNITS[unit].symbol}`;
+      if (brief) return `${band}.${now}`;
       return `${band}; twitch it to ${text(stall.highMps + TWITCH_MPS)} to start it.${now}`;
     }
     default:

@@ -29,6 +29,7 @@ const MASS_WITHIN = 0.06;
 export function searchable(part: Part): Searchable {
   const words = [
     part.name,
+    part.id,
     part.kind,
     part.maker,
     part.material,
@@ -87,7 +88,7 @@ export function readQuery(text: string): Query {
     .replace(/(#|\bno\.?|\bsize)\s+(?=[\d½])/g, '#')
     .replace(/(#\d+)\s+(½|1\/2)(?=\s|$)/g, '$1½');
   return joined
-    .split(/\s+/)
+    .split(/[\s-]+/)
     .filter(Boolean)
     .map((token): Query[number] => {
       if (/^#/.test(token) || /^\d{1,2}\/0$/.test(token)) return { ask: 'label', text: labelKey(token) };

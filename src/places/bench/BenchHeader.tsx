@@ -27,7 +27,7 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
       {isReady ? <LureMenu openId={lure.id} /> : <LuresUnpressed />}
       <NameField key={`${lure.id} ${lure.name}`} name={lure.name} isReady={isReady} />
       <span className="text-sm text-ink-soft">{familyRules(lure.family).name}</span>
-      <SavedState />
+      {isReady && <SavedState />}
       <span className="flex-1" />
       <Button
         look="quiet"

@@ -5,7 +5,6 @@ import OctagonX from 'lucide-react/icons/octagon-x';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { CLEAR_MARGIN_M } from '@/core/lure/clearance';
 import type { Effect } from '@/core/lure/weigh';
-import type { Part } from '@/core/parts/part';
 import { decimalText, pullInWeight, showLength, showMass, type UnitSystem } from '@/core/units/write';
 import { PartPortrait } from '@/drawing/PartPortrait';
 import { misfitWords } from '@/words/fit-words';
@@ -21,12 +20,11 @@ export interface ChoiceRowProps {
   readonly nowEffect: Effect | null;
   readonly system: UnitSystem;
   readonly place: { readonly top: number; readonly height: number };
-  readonly onTake: (part: Part) => void;
 }
 
 /** One part to choose: its picture, its measures, why it does not fit, and what it would do beside the present one. */
 export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
-  const { id, choice, isActive, isNow, effect, nowEffect, system, place, onTake } = props;
+  const { id, choice, isActive, isNow, effect, nowEffect, system, place } = props;
   const { part, misfits } = choice;
   return (
     <div
@@ -39,8 +37,6 @@ export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
       data-fits={misfits.length === 0}
       className="absolute inset-x-0 mb-1 flex cursor-pointer flex-wrap content-center items-center gap-x-2.5 rounded-md sm:flex-nowrap border border-line px-2 hover:border-accent hover:bg-accent-soft aria-[current=true]:border-accent aria-selected:border-accent aria-selected:bg-accent-soft"
       style={{ top: place.top, height: place.height - 4 }}
-      onClick={() => onTake(part)}
-      onKeyDown={(event) => event.key === 'Enter' && onTake(part)}
     >
       <PartPortrait part={part} width={96} height={58} scale={2.4} />
       <span className="min-w-0 flex-1 basis-40 leading-snug">

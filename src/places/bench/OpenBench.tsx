@@ -21,7 +21,16 @@ import { storageFailureWords } from '@/words/storage-words';
 import { BenchHeader } from './BenchHeader';
 import { closeSheet, pick, useBench } from './bench-state';
 import { changeSettings, perform, saveWhole } from './bench-store';
-import { AboutLure, OwnPartsSheet, PartPicker, RetrievePanel, RulesSheet, SpinReadouts, StringSection } from './later';
+import {
+  AboutLure,
+  BeatReadouts,
+  OwnPartsSheet,
+  PartPicker,
+  RetrievePanel,
+  RulesSheet,
+  SpinReadouts,
+  StringSection,
+} from './later';
 import { exportLure } from './export-lure';
 import { partDeeds, type PickerAim } from './part-deeds';
 import { retrieveSpeed } from './speed';
@@ -85,6 +94,7 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
                 <p className="text-ink-soft">
                   {overall} long · {showMass(lureMass(build), system)}
                 </p>
+                {isReady && prediction.beats.length > 0 && <BeatReadouts beats={prediction.beats} />}
                 {turning && !prefersStill && (
                   <Button
                     look="quiet"

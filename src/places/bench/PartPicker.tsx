@@ -1,7 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Part, PartKind } from '@/core/parts/part';
 import { costOfChange } from '@/core/lure/cost';
@@ -143,6 +143,12 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
       if (row?.row === 'choice') take(row.choice.part);
     }
   };
+  const onClick = (event: MouseEvent) => {
+    const found =
+      event.target instanceof Element ? event.target.closest('[data-part]')?.getAttribute('data-part') : null;
+    const row = rows.find((each) => each.row === 'choice' && each.choice.part.id === found);
+    if (row?.row === 'choice') take(row.choice.part);
+  };
   const nowEffect = now ? (effects.get(now.id) ?? null) : null;
   const first = choices.fitting.find(({ part }) => part.id !== now?.id)?.part;
   const matching = choices.fitting.length + choices.notFitting.length;
@@ -152,6 +158,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
         Find by size, pattern, colour, maker
         <input
           type="search"
+          data-focus-first
           role="combobox"
           aria-expanded
           aria-controls={`${id}-list`}
@@ -217,15 +224,18 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
       {lure.made && first && (
         <CostNote lure={lure} edits={placementEdits(lure.build, placement, first)} system={system} />
       )}
-      <div ref={list} className="min-h-0 flex-1 overflow-y-auto pr-1">
-        <div
-          id={`${id}-list`}
-          role="listbox"
-          aria-label="Parts"
-          tabIndex={-1}
-          className="relative"
-          style={{ height: virtual.getTotalSize() }}
-        >
+      <div
+        ref={list}
+        id={`${id}-list`}
+        role="listbox"
+        aria-label="Parts"
+        aria-activedescendant={rows[active] ? `${id}-${active}` : undefined}
+        tabIndex={0}
+        onKeyDown={onKey}
+        onClick={onClick}
+        className="min-h-0 flex-1 overflow-y-auto pr-1"
+      >
+        <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
           {virtual.getVirtualItems().map(({ index, start, size }) => {
             const row = rows[index];
             const place = { top: start, height: size };
@@ -253,17 +263,16 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
                 nowEffect={nowEffect}
                 system={system}
                 place={place}
-                onTake={take}
               />
             );
           })}
         </div>
-        {matching === 0 && (
-          <p className="p-2 text-ink-soft">
-            No {KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
-          </p>
-        )}
       </div>
+      {matching === 0 && (
+        <p className="p-2 text-ink-soft">
+          No {KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
+        </p>
+      )}
       {kind === 'blade' && (
         <p className="text-sm text-ink-soft">
           Not among them?{' '}

@@ -156,11 +156,11 @@ function StallLine({
         {stalls === null && asked.state === 'working' && <p className="text-ink-soft">Working out where it stalls…</p>}
         {stalls?.map(({ station, stall }) => {
           const item = build.items[station];
-          const name = stalls.length > 1 && item ? `${partTitle(itemOf(build, station).part)}: ` : '';
+          const name = stalls.length > 1 && item ? `${partTitle(itemOf(build, station).part)}. ` : '';
           return (
             <p key={station}>
               {name}
-              {stallWords(stall, speedMps, unit)}
+              {stallWords(stall, speedMps, unit, stalls.length > 1)}
             </p>
           );
         })}

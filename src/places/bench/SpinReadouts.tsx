@@ -1,6 +1,6 @@
 'use client';
 
-import type { Banded, BladePrediction, Prediction } from '@/core/predict';
+import type { BladePrediction, Prediction } from '@/core/predict';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { decimalText, pullInWeight, type UnitSystem } from '@/core/units/write';
@@ -18,7 +18,7 @@ export interface SpinReadoutsProps {
 
 /** What each blade does at the chosen speed, over the drawing that shows it. */
 export function SpinReadouts({ build, prediction, ratesBefore, system }: SpinReadoutsProps) {
-  const { blades, beats } = prediction;
+  const { blades } = prediction;
   return (
     <div aria-live="polite" className="flex flex-wrap gap-x-4">
       {blades.length === 0 && <p className="px-2 py-1 text-ink-soft">No blade turns on this wire yet.</p>}
@@ -32,7 +32,6 @@ export function SpinReadouts({ build, prediction, ratesBefore, system }: SpinRea
           system={system}
         />
       ))}
-      {beats.map(({ stations, at: [beat] }) => beat && <BeatReadout key={stations.join(' ')} beat={beat} />)}
     </div>
   );
 }
@@ -84,7 +83,9 @@ function Readouts({
           name="Spread angle"
           value={decimalText(degrees(spreadRad.value), 0)}
           unit="°"
-          band={range(degrees(spreadRad.low), degrees(spreadRad.high), 0)}
+          band={
+            spreadRad.low === spreadRad.high ? 'as folded' : range(degrees(spreadRad.low), degrees(spreadRad.high), 0)
+          }
           why={READOUT_WHY.spread}
           testId={`spread ${station}`}
         />
@@ -103,11 +104,12 @@ function Readouts({
 }
 
 /** Two blades at their own rates fall in and out of step. */
-function BeatReadout({ beat }: { readonly beat: Banded }) {
-  return (
-    <div>
-      <p className="text-sm">&nbsp;</p>
+export function BeatReadouts({ beats }: { readonly beats: Prediction['beats'] }) {
+  return beats.map(({ stations, at: [beat] }) =>
+    beat ? (
       <BandedReadout
+        key={stations.join(' ')}
+        compact
         name="Beat"
         value={decimalText(beat.value, 1)}
         unit="a second"
@@ -115,7 +117,7 @@ function BeatReadout({ beat }: { readonly beat: Banded }) {
         why={READOUT_WHY.beat}
         testId="beat"
       />
-    </div>
+    ) : null,
   );
 }
 

@@ -30,6 +30,7 @@ export const FileMenu = dynamic(() => import('./FileMenu').then((room) => room.F
   loading: FileUnpressed,
 });
 export const SpinReadouts = dynamic(() => import('./SpinReadouts').then((room) => room.SpinReadouts), { ssr: false });
+export const BeatReadouts = dynamic(() => import('./SpinReadouts').then((room) => room.BeatReadouts), { ssr: false });
 export const StringSection = dynamic(() => import('./StringSection').then((room) => room.StringSection), {
   ssr: false,
 });
