@@ -1,12 +1,14 @@
 /**
  * Finds each pattern's set angle ψ, flap factor k_c and edge drag C_A so that its reference blade shows the reference
  * behaviour (λ, β, drag coefficient at 0.8 m/s), and writes src/core/hydro/spin-coefficients.json.
+ * Then the two constants of the quick stall formula, from the time-domain model with those coefficients.
  * Levenberg–Marquardt on the three relative misses, from several starts; a pattern that misses by over 0.1 % fails.
  */
 import { writeFileSync } from 'node:fs';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { BLADE_PATTERNS, PATTERNS, type BladePattern } from '../src/core/parts/blade-pattern';
 import { GOOD_CLEVIS_BEARING, steadySpin } from '../src/core/hydro/spin';
+import { stallParameters, stallSpeed } from '../src/core/hydro/stall';
 import {
   REFERENCE_SPEED_MPS,
   REFERENCE_WATER_DENSITY_KGM3,
@@ -74,7 +76,26 @@ for (const pattern of BLADE_PATTERNS) {
     `${pattern.padEnd(14)} ψ ${degrees}°  k_c ${coefficients.flapFactor.toFixed(3)}  C_A ${coefficients.edgeDrag.toFixed(4)}  worst miss ${missPercent.toFixed(4)} %`,
   );
 }
-writeFileSync(
-  OUTPUT,
-  `${JSON.stringify({ madeBy: 'npm run calibrate', speedMps: REFERENCE_SPEED_MPS, patterns }, null, 2)}\n`,
-);
+
+/** Geometric means over the reference blades of the two stall parameters at the edges of the time-domain band. */
+function quickStall(): { frozen: number; free: number } {
+  const edges = BLADE_PATTERNS.map((pattern) => {
+    const blade = spinBlade(referenceBlade(pattern), REFERENCE_WATER_DENSITY_KGM3, patterns[pattern]);
+    const setting = { waterDensityKgM3: REFERENCE_WATER_DENSITY_KGM3, slopeRad: 0 };
+    const stall = stallSpeed(blade, GOOD_CLEVIS_BEARING, setting);
+    if (stall.outcome !== 'stalls') throw new Error(`calibrate: ${pattern} does not stall: ${stall.outcome}`);
+    const at = (speedMps: number) =>
+      stallParameters(blade, GOOD_CLEVIS_BEARING, REFERENCE_WATER_DENSITY_KGM3, speedMps);
+    const [{ frozen }, { free }] = [at(stall.lowMps), at(stall.highMps)];
+    console.log(
+      `${pattern.padEnd(14)} stalls ${stall.lowMps.toFixed(3)}…${stall.highMps.toFixed(3)} m/s  ${frozen.toFixed(2)} ${free.toFixed(2)}`,
+    );
+    return { frozen, free };
+  });
+  const mean = (values: number[]) =>
+    Number(Math.exp(values.reduce((sum, value) => sum + Math.log(value), 0) / values.length).toFixed(3));
+  return { frozen: mean(edges.map(({ frozen }) => frozen)), free: mean(edges.map(({ free }) => free)) };
+}
+
+const found = { madeBy: 'npm run calibrate', speedMps: REFERENCE_SPEED_MPS, patterns, quickStall: quickStall() };
+writeFileSync(OUTPUT, `${JSON.stringify(found, null, 2)}\n`);

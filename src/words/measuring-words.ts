@@ -37,6 +37,8 @@ export function measuredWords(result: BladeFromReadings | null, system: UnitSyst
           return fault('It is wider than long.', `Length runs from root to tip; the width is at most ${length}.`);
         case 'holeOutside':
           return fault('The hole lies in the outer half.', `Root to hole and hole together stay below ${length}.`);
+        case 'holeTooWide':
+          return fault('The hole is as wide as the blade.', `It stays well below the width, ${length}.`);
         case 'tooLight':
           return fault('It weighs less than the thinnest such sheet.', `At least ${showMass(result.limit, system)}.`);
         case 'tooHeavy':

@@ -18,6 +18,7 @@
  * From hanging still the model does not start a blade; a start is a stall speed and a twitch. Source: docs/model.md.
  */
 import { ellipticE } from './elliptic';
+import calibrated from './spin-coefficients.json';
 import { MAX_SPEED_MPS, normalSlope, STALLED_NORMAL, steadySpin, type Bearing, type SpinBlade } from './spin';
 
 /** No full turn in this long: it has stopped. */
@@ -37,11 +38,18 @@ const FRICTION_FADE = 0.3;
 const SPEED_TOLERANCE = 0.01;
 
 /**
- * ω² r_cg sin β / g′ at the two edges of the band, fitted to the time-domain model over the reference blades by
- * `npm run calibrate`; g′ is the weight in water over the mass carried round.
+ * What the two edges have in common over the blades, fitted to the time-domain model over the reference blades by
+ * `npm run calibrate`: Π = ω² r_cg sin β / g′ at the lower edge, Π sin²β at the upper, g′ the weight in water over the mass
+ * carried round. A blade that stands out wider flaps less at each turn, hence the sines.
  */
-export const QUICK_FROZEN = 0.75;
-export const QUICK_FREE = 2.1;
+const QUICK: StallParameters = calibrated.quickStall;
+
+export interface StallParameters {
+  /** Π, which rules the lower edge. */
+  readonly frozen: number;
+  /** Π sin²β, which rules the upper edge. */
+  readonly free: number;
+}
 
 export type Stall =
   | { readonly outcome: 'stalls'; readonly lowMps: number; readonly highMps: number; readonly simulations: number }
@@ -76,22 +84,27 @@ function hungStall(blade: SpinBlade, bearing: Bearing, setting: StallSetting): S
   return { outcome: 'stalls', lowMps: Math.min(low, high), highMps: Math.max(low, high), simulations };
 }
 
-/** Both edges from steady spin alone: the speed at which ω² r_cg sin β / g′ reaches its fitted value. */
+/** Both edges from steady spin alone: the speeds at which the two parameters reach their fitted values. */
 export function quickStall(
   blade: SpinBlade,
   bearing: Bearing,
   waterDensityKgM3: number,
 ): { readonly lowMps: number; readonly highMps: number } | null {
-  const parameter = (speedMps: number) => stallParameter(blade, bearing, waterDensityKgM3, speedMps);
-  const at = (wanted: number) => slowest((speedMps) => parameter(speedMps) >= wanted, 0.4);
-  const [lowMps, highMps] = [at(QUICK_FROZEN), at(QUICK_FREE)];
+  const at = (edge: keyof StallParameters) =>
+    slowest((speedMps) => stallParameters(blade, bearing, waterDensityKgM3, speedMps)[edge] >= QUICK[edge], 0.4);
+  const [lowMps, highMps] = [at('frozen'), at('free')];
   return lowMps === null || highMps === null ? null : { lowMps, highMps };
 }
 
-/** ω² r_cg sin β / g′ of the steady state at this speed; 0 when it does not turn. */
-export function stallParameter(blade: SpinBlade, bearing: Bearing, waterDensityKgM3: number, speedMps: number): number {
+/** Both parameters of the steady state at this speed; 0 when it does not turn. */
+export function stallParameters(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedMps: number,
+): StallParameters {
   const [steady] = steadySpin(blade, bearing, waterDensityKgM3, [speedMps]);
-  if (steady?.outcome !== 'turning' || blade.weightInWaterN === 0) return 0;
+  if (steady?.outcome !== 'turning' || blade.weightInWaterN === 0) return { frozen: 0, free: 0 };
   const { armM, areaM2, hollowM, count } = blade.strips;
   let mass = 0;
   let moment = 0;
@@ -101,7 +114,9 @@ export function stallParameter(blade: SpinBlade, bearing: Bearing, waterDensityK
     moment += carried * (armM[i] as number);
   }
   const omega = 2 * Math.PI * steady.rateHz;
-  return (omega ** 2 * (moment / mass) * Math.sin(steady.spreadRad)) / (blade.weightInWaterN / mass);
+  const sinBeta = Math.sin(steady.spreadRad);
+  const frozen = (omega ** 2 * (moment / mass) * sinBeta) / (blade.weightInWaterN / mass);
+  return { frozen, free: frozen * sinBeta ** 2 };
 }
 
 /** The least speed at which `holds` is true, looked for around `guess` on a scale of ratios; null when at none. */

@@ -27,14 +27,14 @@ const FRICTION: Readonly<Record<MaterialId, number>> = {
 };
 /** Play below which the stack pinches the clevis, and what the pinch then costs. Trade estimates. */
 export const LEAST_PLAY_M = 0.0002;
-const PINCH_TORQUE_NM = 4e-5;
+const PINCH_TORQUE_NM = 3e-5;
 
 /** A state a blade gets into on the water, to try what it does. */
 export const BLADE_STATES = ['clean', 'weed', 'crossedClevis'] as const;
 export type BladeState = (typeof BLADE_STATES)[number];
 
 /** A strand of weed round the clevis drags and holds; trade estimate. */
-const WEED_TORQUE_NM = 6e-5;
+const WEED_TORQUE_NM = 1.2e-5;
 /** A clevis that has swung across its wire binds on it and cannot let the blade out. Trade estimates. */
 const CROSSED_FRICTION_FACTOR = 4;
 const CROSSED_SPREAD_RAD = (25 * Math.PI) / 180;

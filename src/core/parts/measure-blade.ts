@@ -38,7 +38,7 @@ export type BladeFromReadings =
   | { readonly outcome: 'tooFew'; readonly missing: readonly Reading[] }
   | {
       readonly outcome: 'impossible';
-      readonly reason: 'crownBelowThickness' | 'wider' | 'holeOutside' | 'tooLight' | 'tooHeavy';
+      readonly reason: 'crownBelowThickness' | 'wider' | 'holeOutside' | 'holeTooWide' | 'tooLight' | 'tooHeavy';
       readonly limit: number;
     };
 
@@ -55,6 +55,7 @@ export function bladeFromReadings(readings: BladeReadings): BladeFromReadings {
   if (widthM > lengthM) return impossible('wider', lengthM);
   const holeOffsetM = rootToHoleM + holeDiameterM / 2;
   if (holeOffsetM + holeDiameterM / 2 > lengthM / 2) return impossible('holeOutside', lengthM / 2);
+  if (mass(readings, holeOffsetM, THINNEST_M, 0) <= 0) return impossible('holeTooWide', widthM);
   if (missing.length > 1) return { outcome: 'tooFew', missing };
 
   const massWith = (thickness: number, cupDepthM: number) => mass(readings, holeOffsetM, thickness, cupDepthM);

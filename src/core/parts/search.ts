@@ -41,7 +41,7 @@ export function searchable(part: Part): Searchable {
     ...(part.kind === 'clevis' ? [part.style === 'quickChange' ? 'quick-change' : part.style] : []),
     ...(part.kind === 'hook' ? [part.points === 3 ? 'treble' : 'single', part.barb ? 'barbed' : 'barbless'] : []),
   ];
-  const plain = foldText(words.join(' ')).split(/[^a-z0-9.⁄/½¼¾]+/);
+  const plain = foldText(words.join(' ')).split(/[^a-z0-9.:⁄/½¼¾]+/);
   return {
     part,
     words: ` ${plain.filter(Boolean).join(' ')}`,
@@ -88,8 +88,8 @@ export function readQuery(text: string): Query {
     .replace(/(#|\bno\.?|\bsize)\s+(?=[\d½])/g, '#')
     .replace(/(#\d+)\s+(½|1\/2)(?=\s|$)/g, '$1½');
   return joined
-    .split(/[\s-]+/)
-    .filter(Boolean)
+    .split(/[\s,-]+/)
+    .filter((token) => /[\p{L}\p{N}]/u.test(token))
     .map((token): Query[number] => {
       if (/^#/.test(token) || /^\d{1,2}\/0$/.test(token)) return { ask: 'label', text: labelKey(token) };
       const isMeasure = /^[\d.½¼¾⁄/]+(mm|cm|in|inch|inches|"|g|oz|gr)$/.test(token) || /^\.\d+$/.test(token);

@@ -1,0 +1,246 @@
+import { describe, expect, it } from 'vitest';
+import { edited, itemId, on, part, plainSpinner, spinner } from '@/testing/lures';
+import { PATTERNS } from '../parts/blade-pattern';
+import { partsOfKind } from '../parts/catalogue';
+import { bladeStrips } from '../parts/outline';
+import { takeOff, threadParts } from '../lure/editing';
+import type { Lure } from '../lure/lure';
+import { predict, stallSpeeds } from '../predict';
+import { ellipticE } from './elliptic';
+import { filmBearing, filmSpinBlade } from './film-blade';
+import { GOOD_CLEVIS_BEARING, steadySpin } from './spin';
+import { referenceBlade, spinBlade, type MeasuredBlade } from './spin-blade';
+import { quickStall, stallSpeed, type Stall } from './stall';
+import { LAKE_WATER } from './water';
+
+const RHO = 998;
+const LEVEL = { waterDensityKgM3: RHO, slopeRad: 0 };
+
+function band(stall: Stall | undefined): { low: number; high: number } {
+  if (stall?.outcome !== 'stalls') throw new Error(`expected to stall: ${JSON.stringify(stall)}`);
+  return { low: stall.lowMps, high: stall.highMps };
+}
+
+const stallOf = (blade: MeasuredBlade, bearing = GOOD_CLEVIS_BEARING, setting = LEVEL) =>
+  band(stallSpeed(spinBlade(blade, RHO), bearing, setting));
+
+/** The blade with every length but its thickness and hole scaled. */
+function scaled(blade: MeasuredBlade, by: number): MeasuredBlade {
+  return { ...blade, lengthM: blade.lengthM * by, widthM: blade.widthM * by, cupDepthM: blade.cupDepthM * by };
+}
+
+describe('the complete elliptic integral of the second kind', () => {
+  it.each([
+    // Abramowitz & Stegun, table 17.1: E(m) at m = k².
+    [0, Math.PI / 2],
+    [0.25, 1.46746221],
+    [0.5, 1.35064388],
+    [0.81, 1.17169705],
+    [1, 1],
+  ])('at m = %d', (m, value) => {
+    expect(ellipticE(Math.sqrt(m))).toBeCloseTo(value, 7);
+  });
+
+  it('names what it needs', () => {
+    expect(() => ellipticE(1.2)).toThrow(/ellipticE: needs 0 ≤ k ≤ 1/);
+  });
+});
+
+describe('stall speed', () => {
+  const blades = partsOfKind('blade');
+
+  it('of brass blades: a band whose lower edge lies about 0.3 to 0.55 m/s; the quick formula meets both edges', () => {
+    for (const blade of blades) {
+      const { low, high } = stallOf(blade);
+      expect(low).toBeGreaterThan(0.28);
+      expect(low).toBeLessThan(0.56);
+      expect(high).toBeGreaterThan(low);
+      const quick = quickStall(spinBlade(blade, RHO), GOOD_CLEVIS_BEARING, RHO);
+      if (!quick) throw new Error('the quick formula has an answer where the model has one');
+      expect(Math.abs(Math.log(quick.lowMps / low))).toBeLessThan(Math.log(1.15));
+      expect(Math.abs(Math.log(quick.highMps / high))).toBeLessThan(Math.log(1.3));
+    }
+  });
+
+  it('grows as the root of the size when all of it grows, and thickness matters little', () => {
+    const blade = referenceBlade('indiana');
+    const sized = (by: number) => {
+      const { dropM, wireRadiusM, faceRadiusM } = GOOD_CLEVIS_BEARING;
+      const bearing = {
+        ...GOOD_CLEVIS_BEARING,
+        dropM: dropM * by,
+        wireRadiusM: wireRadiusM * by,
+        faceRadiusM: faceRadiusM * by,
+      };
+      const hole = { thicknessM: blade.thicknessM * by, holeOffsetM: blade.holeOffsetM * by };
+      return stallOf({ ...scaled(blade, by), ...hole }, bearing);
+    };
+    const [small, large] = [sized(0.7), sized(1.4)];
+    expect(large.low / small.low).toBeCloseTo(Math.SQRT2, 1);
+    expect(large.high / small.high).toBeCloseTo(Math.SQRT2, 1);
+    expect(stallOf(scaled(blade, 1.4)).low).toBeGreaterThan(stallOf(scaled(blade, 0.7)).low * 1.1);
+    const [thin, thick] = [0.8, 1.25].map((by) => stallOf({ ...blade, thicknessM: blade.thicknessM * by }));
+    expect(Math.abs(Math.log((thick?.low ?? 0) / (thin?.low ?? 1)))).toBeLessThan(Math.log(1.2));
+  });
+
+  it('ordering 1, its stall half: at equal width French lowest, fluted Indiana next, Colorado highest', () => {
+    const order = ['french', 'flutedIndiana', 'colorado'] as const;
+    const exceptions: string[] = [];
+    let pairs = 0;
+    for (const widthM of [0.014, 0.017, 0.02, 0.024]) {
+      const bands = order.map((pattern) => {
+        const blade = referenceBlade(pattern);
+        return stallOf(scaled(blade, widthM / blade.widthM));
+      });
+      for (const [lower, higher] of [
+        [0, 1],
+        [1, 2],
+        [0, 2],
+      ] as const) {
+        pairs++;
+        const [a, b] = [bands[lower], bands[higher]];
+        if (!a || !b) throw new Error('three patterns');
+        if (a.low >= b.low) exceptions.push(`${order[lower]} ${order[higher]} at ${widthM}`);
+        // No reversal beyond the spread: the bands may touch, not change places.
+        expect(a.low).toBeLessThan(b.high);
+      }
+    }
+    if (exceptions.length > 0) console.log(`stall order, exceptions: ${exceptions.join('; ')}`);
+    expect(exceptions.length).toBeLessThanOrEqual(0.2 * pairs);
+  });
+
+  it('ordering 8: a gritty or rusty bearing stalls sooner, in that order; a free cheap one equals a free dear one', () => {
+    const at = (steadyTorqueNm: number) =>
+      stallOf(referenceBlade('french'), { ...GOOD_CLEVIS_BEARING, steadyTorqueNm });
+    const [dear, free, gritty, rusty] = [2e-6, 3e-6, 30e-6, 150e-6].map(at);
+    expect((free?.low ?? 0) / (dear?.low ?? 1)).toBeLessThan(1.06);
+    expect(gritty?.low).toBeGreaterThan((free?.low ?? 0) * 1.05);
+    expect(rusty?.low).toBeGreaterThan((gritty?.low ?? 0) * 1.2);
+  });
+
+  it('on a steep axle gravity pulls less across it: the lower edge falls', () => {
+    const blade = referenceBlade('colorado');
+    const steep = stallOf(blade, GOOD_CLEVIS_BEARING, { ...LEVEL, slopeRad: (60 * Math.PI) / 180 });
+    expect(steep.low).toBeLessThan(stallOf(blade).low * 0.9);
+  });
+
+  it('does not hang on the number of strips', () => {
+    const measured = referenceBlade('french');
+    const strips = bladeStrips(PATTERNS.french.outline, measured, 40);
+    const fine = band(stallSpeed({ ...spinBlade(measured, RHO), strips }, GOOD_CLEVIS_BEARING, LEVEL));
+    expect(fine.low / stallOf(measured).low).toBeCloseTo(1, 1);
+    expect(fine.high / stallOf(measured).high).toBeCloseTo(1, 1);
+  });
+
+  it('a blade that friction always holds does not turn; one without area is outside the model', () => {
+    const blade = spinBlade(referenceBlade('french'), RHO);
+    expect(stallSpeed(blade, { ...GOOD_CLEVIS_BEARING, steadyTorqueNm: 1 }, LEVEL)).toEqual({ outcome: 'doesNotTurn' });
+    expect(stallSpeed({ ...blade, planAreaM2: 0 }, GOOD_CLEVIS_BEARING, LEVEL)).toMatchObject({
+      outcome: 'outsideModel',
+      quantity: 'planAreaM2',
+    });
+  });
+});
+
+describe('ordering 9: film blades', () => {
+  const film = partsOfKind('filmBlade')[1];
+  if (!film) throw new Error('the catalogue has film blades');
+  const at = (foldDeg: number) =>
+    band(stallSpeed(filmSpinBlade(film, (foldDeg * Math.PI) / 180, RHO), filmBearing(GOOD_CLEVIS_BEARING), LEVEL));
+
+  it('start near 0.1 m/s open flat and 0.2 folded to 50°, rising with the fold', () => {
+    expect(at(0).low).toBeGreaterThan(0.08);
+    expect(at(0).high).toBeLessThan(0.13);
+    expect(at(50).low).toBeGreaterThan(0.16);
+    expect(at(50).high).toBeLessThan(0.25);
+    const lows = [0, 15, 30, 45, 60].map((fold) => at(fold).low);
+    expect(lows).toEqual([...lows].sort((a, b) => a - b));
+  });
+
+  it('stall below every metal blade, and drag less when folded', () => {
+    for (const blade of partsOfKind('blade')) expect(at(0).high).toBeLessThan(stallOf(blade).low);
+    const drag = (foldRad: number) => {
+      const [at08] = steadySpin(filmSpinBlade(film, foldRad, RHO), filmBearing(GOOD_CLEVIS_BEARING), RHO, [0.8]);
+      if (at08?.outcome !== 'turning') throw new Error('a film turns at 0.8 m/s');
+      return at08.dragN;
+    };
+    expect(drag(0.87)).toBeLessThan(drag(0));
+  });
+});
+
+describe('on a lure', () => {
+  const stalls = (lure: Lure, state?: 'weed' | 'crossedClevis') =>
+    stallSpeeds(lure.build, LAKE_WATER, state).map(({ stall }) => band(stall));
+  const rate = (lure: Lure, state?: 'weed' | 'crossedClevis') => {
+    const [at] = predict(lure.build, LAKE_WATER, [0.8], state).blades[0]?.at ?? [];
+    return at?.outcome === 'turning' ? at : null;
+  };
+  const sound = plainSpinner();
+
+  it('weed slows a blade and raises its stall; a crossed clevis does, and lets it out less', () => {
+    const [clean] = stalls(sound);
+    const [weedy] = stalls(sound, 'weed');
+    expect(weedy?.low).toBeGreaterThan((clean?.low ?? 0) * 1.1);
+    const [normal, weed, crossed] = [rate(sound), rate(sound, 'weed'), rate(sound, 'crossedClevis')];
+    expect(weed?.rateHz.value).toBeLessThan(normal?.rateHz.value ?? 0);
+    expect(crossed?.rateHz.value).not.toBe(normal?.rateHz.value);
+    expect(crossed?.spreadRad.high).toBeLessThan(normal?.spreadRad.low ?? 0);
+    expect(crossed?.dragN.value).toBeLessThan(normal?.dragN.value ?? 0);
+  });
+
+  it('what the clevis bears on matters: glass before brass before lead and thread; a pinch most', () => {
+    const behind = (id: string) => plainSpinner('blade-french-k2', [id, 'weight-barrel-brass-5']);
+    const rates = ['bead-glass-3-amber', 'bead-brass-3', 'weight-egg-lead-7', 'dressing-squirrel'].map(
+      (id) => rate(behind(id))?.rateHz.value ?? 0,
+    );
+    expect(rates).toEqual([...rates].sort((a, b) => b - a));
+    const pinched = edited(sound, { kind: 'carrier', changes: { freeRoomM: 0 } });
+    expect(stalls(pinched)[0]?.low).toBeGreaterThan((stalls(sound)[0]?.low ?? 0) * 1.1);
+    // A bead fore of the clevis takes no load.
+    const fore = edited(sound, threadParts(sound.build, part('bead-glass-3-amber'), 0));
+    expect(rate(fore)?.rateHz.value).toBe(rate(sound)?.rateHz.value);
+  });
+
+  function tandem(beads: number): Lure {
+    const between = Array.from({ length: beads }, () => 'bead-brass-4');
+    return spinner(
+      ['clevis-folded-1', ...between, 'clevis-folded-1', 'bead-brass-3', 'weight-barrel-brass-8'],
+      [
+        ['blade-french-k2', on('clevis-1', 'hung')],
+        ['blade-colorado-k3', on('clevis-2', 'hung')],
+      ],
+    );
+  }
+
+  it('ordering 18: the gap changes the rear blade’s rate and the beat; behind another it stalls sooner than alone', () => {
+    const at = (beads: number) => {
+      const { blades, beats } = predict(tandem(beads).build, LAKE_WATER, [0.8]);
+      const rear = blades[1]?.at[0];
+      if (rear?.outcome !== 'turning') throw new Error('the rear blade turns');
+      const beat = beats[0]?.at[0];
+      if (!beat) throw new Error('two free blades beat');
+      expect(beat.low).toBeLessThanOrEqual(beat.value);
+      expect(beat.high).toBeGreaterThanOrEqual(beat.value);
+      return { rear: rear.rateHz.value, beat: beat.value };
+    };
+    const [near, far] = [at(8), at(24)];
+    expect(near.rear).not.toBeCloseTo(far.rear, 2);
+    expect(near.beat).not.toBeCloseTo(far.beat, 2);
+    const both = tandem(12);
+    const alone = edited(both, takeOff(both.build, itemId('blade-1')));
+    expect(stalls(both)[1]?.low).toBeGreaterThan((stalls(alone)[0]?.low ?? 0) * 1.02);
+  });
+
+  it('two on stacked clevises go round together and have no beat', () => {
+    const apart = spinner(
+      ['clevis-folded-wide', 'clevis-folded-0', 'bead-brass-3', 'weight-barrel-brass-8'],
+      [
+        ['blade-french-k2', on('clevis-1', 'hung')],
+        ['blade-french-k1', on('clevis-2', 'hung')],
+      ],
+    );
+    expect(predict(apart.build, LAKE_WATER, [0.8]).beats).toHaveLength(1);
+    const nested = edited(apart, { kind: 'move', from: 1, to: 3 });
+    expect(predict(nested.build, LAKE_WATER, [0.8]).beats).toEqual([]);
+  });
+});

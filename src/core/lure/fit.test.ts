@@ -1,0 +1,148 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { edited, itemId, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { misfitWords } from '../../words/fit-words';
+import { LAKE_WATER } from '../hydro/water';
+import { CATALOGUE } from '../parts/catalogue';
+import type { Part, PartKind } from '../parts/part';
+import { findings, USUAL_CONTEXT } from './findings';
+import { isLoose, type Misfit } from './fit';
+import type { Lure } from './lure';
+import { misfitsInPlace, placementEdits, type Placement } from './placement';
+import { effectOf, weigh } from './weigh';
+
+const sound = plainSpinner();
+const swap = (item: string): Placement => ({ put: 'swap', item: itemId(item) });
+const KINDS_FOR: readonly (readonly [string, Placement, readonly PartKind[]])[] = [
+  ['blade', swap('blade-1'), ['blade']],
+  ['clevis', swap('clevis-1'), ['clevis']],
+  ['ring', swap('splitRing-1'), ['splitRing']],
+  ['hook', swap('hook-1'), ['hook']],
+  ['bead', swap('bead-1'), ['bead']],
+  ['wire', { put: 'wire' }, ['wire']],
+  ['thread', { put: 'thread', index: 3 }, ['bead', 'weight', 'sleeve', 'cap', 'filmBlade', 'striker', 'bell']],
+];
+
+/** Parts of these kinds, measures stretched a little so that some just miss. */
+function stretched(kinds: readonly PartKind[], by: number): Part[] {
+  return CATALOGUE.filter(({ kind }) => kinds.includes(kind)).map((each) => {
+    const measures = Object.entries(each).map(([key, value]) =>
+      ['boreM', 'holeDiameterM', 'wireDiameterM', 'eyeInnerDiameterM', 'diameterM'].includes(key) &&
+      typeof value === 'number'
+        ? [key, value * by]
+        : [key, value],
+    );
+    return Object.fromEntries(measures) as Part;
+  });
+}
+
+describe('what fits', () => {
+  it.each(KINDS_FOR)('for a %s, the choice and the finished lure say the same', (_, placement, kinds) => {
+    let [fits, misses] = [0, 0];
+    for (const by of [0.55, 0.8, 1, 1.3, 1.9]) {
+      const parts = stretched(kinds, by);
+      const answers = misfitsInPlace(sound.build, placement, parts);
+      parts.forEach((each, i) => {
+        const said = (answers[i] ?? []).map(({ code }) => code);
+        const lure = edited(sound, ...placementEdits(sound.build, placement, each));
+        const found = misfitFindings(lure);
+        const before = misfitFindings(sound);
+        const isNew = found.filter((code) => !before.includes(code));
+        if (said.length === 0) {
+          fits++;
+          expect(isNew).toEqual([]);
+        } else {
+          misses++;
+          expect(found).toEqual(expect.arrayContaining([said[0]]));
+        }
+      });
+    }
+    expect(fits).toBeGreaterThan(0);
+    expect(misses).toBeGreaterThan(0);
+  });
+
+  const MISFITS: readonly Misfit['code'][] = [
+    'boreTooTight',
+    'boreTooLoose',
+    'holeTooSmall',
+    'rootMeetsWire',
+    'eyeTooSmall',
+    'loopTooSmall',
+    'ringTooSmall',
+  ];
+
+  function misfitFindings(lure: Lure): string[] {
+    return findings(lure, USUAL_CONTEXT, CATALOGUE)
+      .map(({ code }) => code)
+      .filter((code) => (MISFITS as readonly string[]).includes(code));
+  }
+
+  it('says it with both numbers: hole 1.2 mm, clevis wire 1.4 mm', () => {
+    const clevis = { ...part('clevis-stirrup-3'), lobeThicknessM: 0.0014 } as Part;
+    const blade = { ...part('blade-french-k2'), holeDiameterM: 0.0012 } as Part;
+    const bare = spinner(['clevis-folded-1']);
+    const lure = edited(bare, { kind: 'swapPart', item: itemId('clevis-1'), part: clevis });
+    const [[misfit] = []] = misfitsInPlace(lure.build, { put: 'seat', seat: on('clevis-1', 'hung') }, [blade]);
+    if (!misfit) throw new Error('it does not fit');
+    expect(misfitWords(misfit, 'metric').figure).toBe('hole 1.20 mm, clevis wire 1.40 mm');
+    expect(misfitWords(misfit, 'trade').figure).toBe('hole .047 in, clevis wire .055 in');
+  });
+
+  it('knows the room left inside a clevis, and what hangs where', () => {
+    const wide = spinner(['clevis-folded-wide']);
+    const inside: Placement = { put: 'thread', index: 1 };
+    const codes = (lure: Lure, placement: Placement, id: string) =>
+      (misfitsInPlace(lure.build, placement, [part(id)])[0] ?? []).map(({ code }) => code);
+    expect(codes(wide, inside, 'bead-brass-4')).toEqual([]);
+    const filled = edited(wide, ...placementEdits(wide.build, inside, part('bead-brass-4')));
+    expect(codes(filled, inside, 'bead-brass-4')).toEqual(['noRoomInClevis']);
+    expect(codes(filled, { put: 'thread', index: 0 }, 'bead-brass-4')).toEqual([]);
+    expect(codes(wide, { put: 'seat', seat: TAIL }, 'ring-o3')).toEqual([]);
+    const sleeved = spinner(['sleeve-brass-14']);
+    const over: Placement = { put: 'seat', seat: on('sleeve-1', 'over') };
+    expect(codes(sleeved, over, 'bell-brass-10')).toEqual([]);
+    expect(codes(sleeved, over, 'bead-brass-3')).toEqual(['boreTooTight']);
+  });
+
+  it('only looseness lets a part on all the same', () => {
+    expect(isLoose({ code: 'boreTooLoose', boreM: 3, throughM: 1, mostM: 2 })).toBe(true);
+    expect(isLoose({ code: 'boreTooTight', boreM: 1, throughM: 2, what: 'wire' })).toBe(false);
+  });
+});
+
+describe('what a part would do', () => {
+  it('is what the lure does once it is there', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...KINDS_FOR),
+        fc.nat(100),
+        fc.double({ min: 0.3, max: 1.5, noNaN: true }),
+        ([, placement, kinds], pick, speedMps) => {
+          const parts = CATALOGUE.filter(({ kind }) => kinds.includes(kind));
+          const each = parts[pick % parts.length];
+          if (!each) throw new Error('the catalogue has parts of every kind');
+          const [effect] = weigh(sound, placement, [each], LAKE_WATER, speedMps);
+          const lure = edited(sound, ...placementEdits(sound.build, placement, each));
+          const station = placement.put === 'swap' ? placement.item : null;
+          expect(effect).toEqual(effectOf(lure, station, LAKE_WATER, speedMps));
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is nothing for a part that cannot go there, and orders blades as they turn', () => {
+    expect(weigh(sound, swap('blade-1'), [part('bead-brass-3')], LAKE_WATER, 0.8)).toEqual([null]);
+    const [french, colorado] = weigh(
+      sound,
+      swap('blade-1'),
+      [part('blade-french-k2'), part('blade-colorado-k4')],
+      LAKE_WATER,
+      0.8,
+    );
+    expect(french?.rateHz).toBeGreaterThan(colorado?.rateHz ?? Infinity);
+    expect(french?.dragN).toBeLessThan(colorado?.dragN ?? 0);
+    expect(french?.massKg).toBeLessThan(colorado?.massKg ?? 0);
+    expect(french?.clearanceM).toBeGreaterThan(colorado?.clearanceM ?? Infinity);
+  });
+});
