@@ -29,7 +29,7 @@ export interface BuildSheetInput {
 
 const MARGIN_MM = 13;
 const LARGEST_TEXT_MM = 3.3;
-const SMALLEST_TEXT_MM = 1.7;
+const SMALLEST_TEXT_MM = 1.45;
 const LEADING = 1.32;
 const GUTTER_MM = 8;
 /** Of the width, for the parts; the rest is for the work. */

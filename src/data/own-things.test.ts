@@ -1,0 +1,205 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { afterEach, describe, expect, it } from 'vitest';
+import { demoLure, part } from '@/testing/lures';
+import { partsFileProblemWords } from '@/words/problem-words';
+import { CATALOGUE } from '../core/parts/catalogue';
+import { readPartsFile, writePartsFile } from '../core/parts/parts-file';
+import type { Part } from '../core/parts/part';
+import { startHistory } from '../core/lure/history';
+import type { HookRule } from '../core/lure/hook-rule';
+import { lureIdSchema } from '../core/lure/lure';
+import { readLureFile, writeLureFile } from '../core/lure/lure-file';
+import { addItemStates } from '../core/lure/migrate';
+import { MazurkaDatabase } from './database';
+import type { Stored } from './guarded';
+import { readLastDrawn, writeLastDrawn } from './last-drawn';
+import { LureStore } from './lure-store';
+import { PartsStore } from './parts-store';
+import { RulesStore } from './rules-store';
+import { USUAL_SETTINGS } from './settings';
+
+let names = 0;
+const opened: Dexie[] = [];
+function open(name = `own-${++names}`) {
+  const database = new MazurkaDatabase(name);
+  opened.push(database);
+  return { name, database, parts: new PartsStore(database), rules: new RulesStore(database) };
+}
+afterEach(() => {
+  for (const database of opened.splice(0)) database.close();
+});
+
+function value<T>(stored: Stored<T>): T {
+  if (!stored.ok) throw new Error(`storage failed: ${JSON.stringify(stored.failure)}`);
+  return stored.value;
+}
+
+const own = (id: string, changes: Partial<Part> = {}): Part => ({ ...part(id), ...changes }) as Part;
+
+describe('own parts', () => {
+  it('are kept under free ids, not taken twice, put away and put back', async () => {
+    const { parts } = open();
+    const first = value(await parts.add([own('blade-french-k2', { massKg: 0.00099 })]));
+    expect(first.added.map(({ id }) => id)).toEqual(['blade-french-k2']);
+    const again = value(await parts.add([own('blade-french-k2', { massKg: 0.00099 })]));
+    expect(again).toEqual({ added: [], known: 1 });
+    const other = value(await parts.add([own('blade-french-k2', { massKg: 0.00098 })]));
+    expect(other.added[0]?.id).toBe('blade-french-k2-2');
+    value(await parts.remove('blade-french-k2'));
+    expect(value(await parts.list()).parts).toHaveLength(1);
+    value(await parts.add(first.added));
+    expect(
+      value(await parts.list())
+        .parts.map(({ id }) => id)
+        .sort(),
+    ).toEqual(['blade-french-k2', 'blade-french-k2-2']);
+  });
+
+  it('a damaged one among good ones is named and left as it is', async () => {
+    const { parts, database } = open();
+    value(await parts.add(CATALOGUE.slice(0, 900)));
+    await database.parts.put({ id: 'spoiled', part: { kind: 'blade', id: 'spoiled' } });
+    const list = value(await parts.list());
+    expect(list.damaged).toEqual(['spoiled']);
+    expect(list.parts).toHaveLength(CATALOGUE.length);
+    expect((await database.parts.get('spoiled'))?.part).toEqual({ kind: 'blade', id: 'spoiled' });
+  });
+
+  it('go out as a file and come back the same; a faulty file names its first fault', () => {
+    const text = writePartsFile(CATALOGUE);
+    const reading = readPartsFile(text);
+    if (!reading.ok) throw new Error('it was just written');
+    expect(writePartsFile(reading.parts)).toBe(text);
+    expect(new Set(reading.parts)).toHaveLength(CATALOGUE.length);
+    const spoiled = text.replace('"diameterM":0.0009', '"diameterM":"thin"');
+    const faulty: [string, string, RegExp][] = [
+      [text.slice(0, 500), 'notJson', /damaged/],
+      ['{"format":"mazurka-lure","version":1}', 'notAPartsFile', /not a Mazurka parts file/],
+      [text.replace('"version": 1', '"version": 7'), 'fromTheFuture', /newer Mazurka/],
+      [spoiled, 'faultyField', /parts\.\d+\.diameterM/],
+      [`${text}${' '.repeat(25 * 1024 * 1024)}`, 'tooLarge', /at most 24 MB/],
+    ];
+    for (const [broken, code, words] of faulty) {
+      const answer = readPartsFile(broken);
+      expect(answer).toMatchObject({ ok: false, problem: { code } });
+      if (!answer.ok) expect(partsFileProblemWords(answer.problem)).toMatch(words);
+    }
+  });
+});
+
+describe('own rules', () => {
+  const rule: HookRule = {
+    id: 'rule-1',
+    place: 'Lake Hovna',
+    mostHooks: 1,
+    mostPoints: 1,
+    barbless: true,
+    source: 'board at the landing',
+    onDay: '2031-09-14',
+  };
+
+  it('are told as they change, and an unreadable one is left out and left alone', async () => {
+    const { rules, database } = open();
+    const seen: (readonly HookRule[])[] = [];
+    const stop = rules.watch((now) => seen.push(now));
+    value(await rules.put(rule));
+    await database.rules.put({ id: 'rule-9', rule: { id: 'rule-9', mostHooks: 'few' } });
+    await expect.poll(() => seen.at(-1)).toEqual([rule]);
+    expect(await database.rules.count()).toBe(2);
+    value(await rules.remove(rule.id));
+    await expect.poll(() => seen.at(-1)).toEqual([]);
+    stop();
+  });
+});
+
+describe('what an earlier Mazurka wrote', () => {
+  const now = demoLure('suvra-needle');
+  /** The same as version 1 had it: items without fold and pinched barb. */
+  const before = <T>(thing: T): T =>
+    JSON.parse(
+      JSON.stringify(thing, (key, each: unknown) => (key === 'foldRad' || key === 'pinched' ? undefined : each)),
+    ) as T;
+
+  it('a lure file of version 1 opens as the same lure', () => {
+    const old = before(JSON.parse(writeLureFile(now))) as { version: number };
+    const reading = readLureFile(JSON.stringify({ ...old, version: 1 }));
+    expect(reading).toEqual({ ok: true, lure: now });
+  });
+
+  it('leaves alone what is no item, and what has been brought forward already', () => {
+    const history = startHistory(now);
+    expect(addItemStates(history)).toEqual(history);
+    expect(addItemStates(before(history))).toEqual(history);
+    for (const odd of [null, 7, 'x', [], { seat: 1 }]) expect(addItemStates(odd)).toEqual(odd);
+  });
+
+  it('a database of version 1 is brought forward with its lures, damaged ones as they are', async () => {
+    const name = `own-${++names}`;
+    const old = new Dexie(name);
+    old.version(1).stores({ lures: 'id, changedAt', settings: 'key' });
+    await old.table('lures').bulkAdd([
+      { id: now.id, rev: 3, changedAt: 1, history: before(startHistory(now)) },
+      { id: 'spoiled', rev: 1, changedAt: 0, history: 'gnawed' },
+    ]);
+    old.close();
+    const { database } = open(name);
+    const store = new LureStore(database, () => 5);
+    const list = value(await store.list());
+    expect(list).toEqual({ lures: [now], damaged: ['spoiled'] });
+    const read = value(await store.read(lureIdSchema.parse(now.id)));
+    expect(read).toEqual({ rev: 3, history: startHistory(now) });
+    expect((await database.lures.get('spoiled'))?.history).toBe('gnawed');
+  });
+});
+
+describe('a clock that was set back', () => {
+  it('changes the order of the list and nothing else: revisions, not times, say who was first', async () => {
+    const { database } = open();
+    let clock = 5000;
+    const store = new LureStore(database, () => clock);
+    value(await store.seed([demoLure('hovna-lantern'), demoLure('mirrow-drum')]));
+    const lure = value(await store.read(lureIdSchema.parse('hovna-lantern')));
+    clock = 10;
+    const rename = (name: string) => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] }) as const;
+    const done = value(await store.perform(lure, rename('Earlier than it was')));
+    expect(done).toMatchObject({ outcome: 'done', onOthersWork: false, open: { rev: 2 } });
+    const stale = value(await store.perform(lure, rename('From an older page')));
+    expect(stale).toMatchObject({ outcome: 'done', onOthersWork: true, open: { rev: 3 } });
+    expect(value(await store.list()).lures.map(({ name }) => name)).toEqual(['Mirrow Drum', 'From an older page']);
+  });
+});
+
+describe('what was last drawn', () => {
+  function shelf(): Storage {
+    const kept = new Map<string, string>();
+    return {
+      length: 0,
+      clear: () => kept.clear(),
+      key: () => null,
+      getItem: (key) => kept.get(key) ?? null,
+      setItem: (key, text) => void kept.set(key, text),
+      removeItem: (key) => void kept.delete(key),
+    };
+  }
+
+  it('comes back as it was, and is nothing when it is damaged, of another shape, or cannot be kept', () => {
+    const storage = shelf();
+    const lure = demoLure('mirrow-drum');
+    expect(readLastDrawn(storage)).toBeNull();
+    writeLastDrawn(storage, lure, USUAL_SETTINGS);
+    expect(readLastDrawn(storage)).toEqual({ lure, settings: USUAL_SETTINGS });
+    for (const text of ['{', '[]', '{"lure":{}}']) {
+      storage.setItem('mazurka last drawn', text);
+      expect(readLastDrawn(storage)).toBeNull();
+    }
+    const full = {
+      ...shelf(),
+      setItem: () => {
+        throw new DOMException('no room', 'QuotaExceededError');
+      },
+    };
+    expect(() => writeLastDrawn(full, lure, USUAL_SETTINGS)).not.toThrow();
+    expect(readLastDrawn(undefined)).toBeNull();
+  });
+});

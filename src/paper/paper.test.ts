@@ -1,0 +1,286 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { demoLure, edited, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { DEMO_LURES } from '@/demo/scenario';
+import { familyRules } from '../core/family/families';
+import { seatPart, threadParts } from '../core/lure/editing';
+import { cutLengths } from '../core/lure/lengths';
+import { layOut } from '../core/lure/layout';
+import type { Lure } from '../core/lure/lure';
+import { lureMass } from '../core/lure/mass';
+import { buildSheet, CHECK_BAR_MM } from './build-sheet';
+import { PAPERS, wrap, type Mark, type Measure, type Page, type PaperName } from './page';
+import { pdfMeasure, writePdf, type FontFiles } from './write-pdf';
+
+const require = createRequire(import.meta.url);
+const type = (weight: number, letters: 'latin' | 'latin-ext') =>
+  new Uint8Array(
+    readFileSync(
+      require.resolve(
+        `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${letters}-${weight}-normal.woff`,
+      ),
+    ),
+  );
+const FONTS: FontFiles = {
+  regular: [type(400, 'latin'), type(400, 'latin-ext')],
+  bold: [type(700, 'latin'), type(700, 'latin-ext')],
+};
+const MADE = new Date(Date.UTC(2031, 8, 14));
+
+let measure: Measure;
+beforeAll(async () => {
+  measure = await pdfMeasure(FONTS);
+});
+
+function sheetOf(lure: Lure, paper: PaperName, system: 'metric' | 'trade' = 'metric'): Page {
+  const { build } = lure;
+  const layout = layOut(build);
+  const cuts = cutLengths(build, layout);
+  const rules = familyRules(lure.family);
+  return buildSheet(
+    {
+      lure,
+      familyName: rules.name,
+      layout,
+      cuts,
+      work: rules.work(build),
+      massKg: lureMass(build, cuts),
+      system,
+      paper,
+      day: '2031-09-14',
+    },
+    measure,
+  );
+}
+
+const POINTS_PER_MM = 72 / 25.4;
+
+type Matrix = readonly number[];
+
+function times(m: Matrix, n: Matrix): Matrix {
+  const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = m;
+  const [g = 1, h = 0, i = 0, j = 1, k = 0, l = 0] = n;
+  return [a * g + c * h, b * g + d * h, a * i + c * j, b * i + d * j, a * k + c * l + e, b * k + d * l + f];
+}
+
+interface ReadPdf {
+  readonly pages: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly words: string;
+  /** Straight horizontal strokes, mm. */
+  readonly levelLinesMm: readonly number[];
+}
+
+/** Reads a PDF back with a reader of its own, and measures its level lines. */
+async function readPdf(bytes: Uint8Array): Promise<ReadPdf> {
+  const document = await getDocument({ data: bytes.slice(), verbosity: 0 }).promise;
+  const page = await document.getPage(1);
+  const { width, height } = page.getViewport({ scale: 1 });
+  const content = await page.getTextContent();
+  const words = content.items.map((item) => ('str' in item ? item.str : '')).join(' ');
+  const { fnArray, argsArray } = await page.getOperatorList();
+  const levelLinesMm: number[] = [];
+  const stack: Matrix[] = [];
+  let now: Matrix = [1, 0, 0, 1, 0, 0];
+  fnArray.forEach((operator, i) => {
+    const args = argsArray[i] as unknown[];
+    if (operator === OPS.save) stack.push(now);
+    else if (operator === OPS.restore) now = stack.pop() ?? now;
+    else if (operator === OPS.transform) now = times(now, args as number[]);
+    else if (operator === OPS.constructPath) {
+      // One path: [x0, y0, x1, y1] is its box, in its own units.
+      const box = args[2] as ArrayLike<number> | undefined;
+      if (!box) return;
+      const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = Array.from(box);
+      const [a = 1, , , d = 1] = now;
+      if (Math.abs((y1 - y0) * d) < 1e-6) levelLinesMm.push(Math.abs((x1 - x0) * a) / POINTS_PER_MM);
+    }
+  });
+  return {
+    pages: document.numPages,
+    widthMm: width / POINTS_PER_MM,
+    heightMm: height / POINTS_PER_MM,
+    words,
+    levelLinesMm,
+  };
+}
+
+describe.each(['a4', 'letter'] as const)('the build sheet on %s', (paper) => {
+  it('as PDF: one page of the right size, the check bars 50.0 ± 0.2 mm and 2 in ± 0.2 mm', async () => {
+    const read = await readPdf(await writePdf(sheetOf(demoLure('hovna-lantern'), paper), FONTS, MADE));
+    expect(read.pages).toBe(1);
+    expect(read.widthMm).toBeCloseTo(PAPERS[paper].widthMm, 2);
+    expect(read.heightMm).toBeCloseTo(PAPERS[paper].heightMm, 2);
+    const bars = read.levelLinesMm.filter((lengthMm) => lengthMm > 45 && lengthMm < 55);
+    expect(bars).toHaveLength(2);
+    expect(Math.abs((bars[0] ?? 0) - CHECK_BAR_MM)).toBeLessThan(0.2);
+    expect(Math.abs((bars[1] ?? 0) - 50.8)).toBeLessThan(0.2);
+  });
+
+  it('as PDF says the name, every part, every length, every step and every caution', async () => {
+    for (const lure of DEMO_LURES) {
+      const { words } = await readPdf(await writePdf(sheetOf(lure, paper), FONTS, MADE));
+      const text = words.replace(/\s+/g, ' ');
+      expect(text).toContain(lure.name);
+      for (const { part: each } of Object.values(lure.build.items)) expect(text).toContain(each.name.split(' ')[0]);
+      expect(text).toMatch(/Clipped wire flies/);
+      expect(text).toMatch(/Sharp: cap the points/);
+      expect(text).toMatch(/authority’s current text decides/);
+      for (const { cutM } of cutLengths(lure.build)) expect(text).toContain(`${(cutM * 1000).toFixed(0)}`);
+    }
+  });
+
+  it('holds everything within its margins, also for a lure of sixty parts and a long note', () => {
+    const crowded = edited(
+      plainSpinner(),
+      ...Array.from({ length: 28 }, (_, i) =>
+        threadParts(plainSpinner().build, { ...part(i % 2 ? 'bead-brass-3' : 'bead-glass-3-amber') }, 2),
+      ).map((edit, i) =>
+        edit.kind === 'insert'
+          ? {
+              ...edit,
+              items: edit.items.map((item) => ({ ...item, id: `bead-${100 + i}` as typeof item.id })),
+              entries: edit.entries.map((entry) => ({
+                ...entry,
+                entry: { ...entry.entry, item: `bead-${100 + i}` as typeof entry.entry.item },
+              })),
+            }
+          : edit,
+      ),
+      { kind: 'note', note: 'Slow along the drowned timber, and again at dusk. '.repeat(8) },
+    );
+    for (const lure of [...DEMO_LURES, crowded]) {
+      for (const system of ['metric', 'trade'] as const) {
+        const page = sheetOf(lure, paper, system);
+        for (const mark of page.marks) {
+          if (mark.mark !== 'text') continue;
+          const width = measure(mark.text, mark.sizeMm, mark.weight);
+          const x0 = mark.xMm - { start: 0, middle: width / 2, end: width }[mark.anchor];
+          expect(x0).toBeGreaterThan(10);
+          expect(x0 + width).toBeLessThan(PAPERS[paper].widthMm - 9);
+          expect(mark.yMm).toBeLessThan(PAPERS[paper].heightMm - 8);
+          expect(mark.text).not.toMatch(/NaN|undefined|Infinity/);
+        }
+      }
+    }
+  });
+});
+
+describe('the drawing on paper', () => {
+  const boxOf = (marks: readonly Mark[], d: string) => marks.find((mark) => mark.mark === 'path' && mark.d === d);
+
+  it('is at true size, and where a lure is longer than the paper says at what part of it', () => {
+    const page = sheetOf(plainSpinner(), 'a4');
+    expect(boxOf(page.marks, `M0 0H${CHECK_BAR_MM}`)).toMatchObject({ scaleX: 1 });
+    const said = (lure: Lure) =>
+      sheetOf(lure, 'a4').marks.some((mark) => mark.mark === 'text' && mark.text.startsWith('Drawn at true size'));
+    expect(said(plainSpinner())).toBe(true);
+    const long = spinner(Array.from({ length: 9 }, () => 'weight-cylinder-steel-6'));
+    expect(said(long)).toBe(false);
+    expect(sheetOf(long, 'a4').marks.some((m) => m.mark === 'text' && /Drawn at 0\.5 of its size/.test(m.text))).toBe(
+      true,
+    );
+  });
+
+  it('lays the blade back along the wire with its own length', () => {
+    const page = sheetOf(plainSpinner('blade-willow-k3'), 'a4');
+    const widths = page.marks.flatMap((mark) => {
+      if (mark.mark !== 'path' || mark.fill === null || mark.opacity !== 0.45) return [];
+      const xs = [...mark.d.matchAll(/[ML](-?[\d.]+)/g)].map(([, x]) => Number(x) * mark.scaleX);
+      return [Math.max(...xs) - Math.min(...xs)];
+    });
+    expect(widths[0]).toBeCloseTo(40, 2);
+  });
+});
+
+describe('text on paper', () => {
+  it('wraps at words, breaks one that is wider alone, and loses no letter', () => {
+    const words = 'Roll the tail loop and clip an extraordinarilylongwordthatdoesnotend tag';
+    const lines = wrap(words, 22, 3, measure);
+    for (const line of lines) expect(measure(line, 3, 'regular')).toBeLessThanOrEqual(22);
+    expect(lines.join('').replace(/\s/g, '')).toBe(words.replace(/\s/g, ''));
+  });
+
+  it('letters beyond the first file come from the second; unknown ones are shown as such', async () => {
+    const named = (name: string) => edited(plainSpinner(), { kind: 'rename', name });
+    const { words } = await readPdf(await writePdf(sheetOf(named('Őrjöngő Žluť ☃'), 'a4'), FONTS, MADE));
+    expect(words.replace(/\s+/g, '')).toContain('ŐrjöngőŽluť?');
+  });
+});
+
+describe('order of work of a spinner, as its builders do it', () => {
+  const steps = (lure: Lure) => familyRules(lure.family).work(lure.build);
+
+  it('is tail first: loop, ring and hook, tube, then the body to the nose, the line tie last', () => {
+    expect(steps(demoLure('hovna-lantern')).map((step) => step.do)).toEqual([
+      'cutWire',
+      'tieDressing',
+      'formLoop',
+      'hangByRing',
+      'shrinkTube',
+      'thread',
+      'thread',
+      'thread',
+      'thread',
+      'threadClevis',
+      'thread',
+      'formLoop',
+      'check',
+      'check',
+    ]);
+  });
+
+  it('threads every part once, from the tail to the nose, and hangs everything else', () => {
+    for (const lure of DEMO_LURES) {
+      const work = steps(lure);
+      const threaded = work.flatMap((step) =>
+        step.do === 'thread'
+          ? Array.from({ length: step.count }, () => step.part.id)
+          : step.do === 'threadClevis'
+            ? [step.clevis.id, step.clevis.id]
+            : [],
+      );
+      const strand = lure.build.strand
+        .toReversed()
+        .map(({ item }) => lure.build.items[item]?.part)
+        .flatMap((each) => (each && each.kind !== 'shrinkTube' ? [each.id] : []));
+      expect(threaded).toEqual(strand);
+      const handled = JSON.stringify(work);
+      for (const { part: each } of Object.values(lure.build.items)) expect(handled).toContain(each.id);
+    }
+  });
+
+  it('two stacked clevises: both lower legs, then each blade with its upper leg', () => {
+    const apart = spinner(
+      ['clevis-folded-wide', 'clevis-folded-wide', 'bead-brass-3', 'weight-barrel-brass-8'],
+      [
+        ['blade-french-k2', on('clevis-1', 'hung')],
+        ['blade-french-k1', on('clevis-2', 'hung')],
+      ],
+    );
+    const interleaved = edited(apart, { kind: 'move', from: 1, to: 2 });
+    const legs = steps(interleaved).flatMap((step) =>
+      step.do === 'threadLeg' ? [`${step.leg} ${step.blade?.id ?? ''}`.trim()] : [],
+    );
+    expect(legs).toEqual(['lower', 'lower', 'upper blade-french-k1', 'upper blade-french-k2']);
+  });
+
+  it('cautions stand at their steps: lead, flame, points, cement, clipped wire', () => {
+    const leaded = edited(
+      demoLure('hovna-lantern'),
+      threadParts(demoLure('hovna-lantern').build, part('weight-egg-lead-7'), 3),
+    );
+    const hazards = (what: string) => steps(leaded).flatMap((step) => (step.do === what ? step.hazards : []));
+    expect(hazards('cutWire')).toEqual(['clippedWire']);
+    expect(hazards('tieDressing')).toEqual(['hookPoint', 'cement']);
+    expect(hazards('shrinkTube')).toEqual(['flame']);
+    expect(hazards('thread')).toEqual(['lead']);
+    const closed = seatPart(spinner([]).build, part('hook-single-1-0'), TAIL);
+    const direct = steps(edited(spinner([]), closed));
+    const loop = direct.find((step) => step.do === 'formLoop' && step.end === 'tail');
+    expect(loop).toMatchObject({ hazards: ['clippedWire', 'hookPoint'], holding: [{ id: 'hook-single-1-0' }] });
+  });
+});
