@@ -109,7 +109,7 @@ export const test = base.extend<{ bench: BenchPage; watched: null }>({
       context.on('weberror', (error) => troubles.push(`page: ${error.error().message}`));
       await use(null);
       for (const page of context.pages()) {
-        const text = await page.locator('body').innerText();
+        const text = await page.evaluate(() => (document.body as HTMLElement | null)?.innerText ?? '');
         if (/NaN|undefined|Infinity/.test(text)) troubles.push('NaN or undefined on the page');
       }
       expect(troubles).toEqual([]);

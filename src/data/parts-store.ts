@@ -1,5 +1,6 @@
 /** The user's own measured parts. Lures hold their parts themselves, so nothing here is ever needed to open one. */
 import { liveQuery } from 'dexie';
+import { CATALOGUE } from '../core/parts/catalogue';
 import { partIdSchema, partSchema, type Part } from '../core/parts/part';
 import type { MazurkaDatabase } from './database';
 import { guarded, type Stored } from './guarded';
@@ -39,7 +40,8 @@ export class PartsStore {
     return guarded(database, () =>
       database.transaction('rw', database.parts, async () => {
         const rows = await database.parts.toArray();
-        const taken = new Set(rows.map(({ id }) => id));
+        // An own part never goes by the id of one that ships with the app.
+        const taken = new Set([...rows.map(({ id }) => id), ...CATALOGUE.map(({ id }) => id as string)]);
         const here = new Set(rows.map(({ part }) => sameness(part)));
         const fresh = parts.filter((part) => !here.has(sameness(part)));
         const added = fresh.map((part): Part => {

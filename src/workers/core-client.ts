@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import type { CoreWorker } from './core.worker';
 
 /** Nothing asked of the worker takes a tenth of this; a worker that was taken away says nothing at all. */
-const SILENT_AFTER_MS = 20_000;
+const SILENT_AFTER_MS = 8_000;
 
 let running: { readonly worker: Worker; readonly core: Remote<CoreWorker> } | null = null;
 

@@ -28,10 +28,13 @@ export type PartsFileProblem =
 export type PartsFileReading =
   { readonly ok: true; readonly parts: readonly Part[] } | { readonly ok: false; readonly problem: PartsFileProblem };
 
-/** The file's text: parts sorted by id, so that the same parts always give the same file. */
+/**
+ * The file's text: parts sorted by id and their fields in the schema's order, so that the same parts always give the same
+ * file.
+ */
 export function writePartsFile(parts: readonly Part[]): string {
   const sorted = [...parts].sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
-  const lines = sorted.map((part) => `    ${JSON.stringify(part)}`).join(',\n');
+  const lines = sorted.map((part) => `    ${JSON.stringify(partSchema.parse(part))}`).join(',\n');
   const head = `{\n  "format": "${PARTS_FILE_FORMAT}",\n  "version": ${PARTS_FILE_VERSION},\n  "parts": [\n`;
   return `${head}${lines}\n  ]\n}\n`;
 }

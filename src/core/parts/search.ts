@@ -23,6 +23,9 @@ export type Query = readonly (
   | { readonly ask: 'mass'; readonly si: number; readonly text: string }
 )[];
 
+/** What stands between the words of a name, and of what is typed. */
+const BETWEEN_WORDS = /[^\p{L}\p{N}.:⁄/½¼¾]+/u;
+
 /** A mass as typed is taken for any within this share of it. */
 const MASS_WITHIN = 0.06;
 
@@ -41,7 +44,7 @@ export function searchable(part: Part): Searchable {
     ...(part.kind === 'clevis' ? [part.style === 'quickChange' ? 'quick-change' : part.style] : []),
     ...(part.kind === 'hook' ? [part.points === 3 ? 'treble' : 'single', part.barb ? 'barbed' : 'barbless'] : []),
   ];
-  const plain = foldText(words.join(' ')).split(/[^a-z0-9.:⁄/½¼¾]+/);
+  const plain = foldText(words.join(' ')).split(BETWEEN_WORDS);
   return {
     part,
     words: ` ${plain.filter(Boolean).join(' ')}`,
@@ -90,14 +93,21 @@ export function readQuery(text: string): Query {
   return joined
     .split(/[\s,-]+/)
     .filter((token) => /[\p{L}\p{N}]/u.test(token))
-    .map((token): Query[number] => {
-      if (/^#/.test(token) || /^\d{1,2}\/0$/.test(token)) return { ask: 'label', text: labelKey(token) };
+    .flatMap((token): Query[number][] => {
+      if (/^#/.test(token) || /^\d{1,2}\/0$/.test(token)) return [{ ask: 'label', text: labelKey(token) }];
       const isMeasure = /^[\d.½¼¾⁄/]+(mm|cm|in|inch|inches|"|g|oz|gr)$/.test(token) || /^\.\d+$/.test(token);
-      if (!isMeasure) return { ask: 'word', text: token };
+      const asWords = () =>
+        token
+          .split(BETWEEN_WORDS)
+          .filter(Boolean)
+          .map((text) => ({ ask: 'word', text }) as const);
+      if (!isMeasure) return asWords();
       const length = readQuantity('length', token, { bare: 'in' });
-      if (length.ok) return { ask: 'length', si: length.si, withinM: halfLastDigit(token, length.si), text: token };
+      if (length.ok) {
+        return [{ ask: 'length', si: length.si, withinM: halfLastDigit(token, length.si), text: token }];
+      }
       const mass = readQuantity('mass', token, { bare: 'g' });
-      return mass.ok ? { ask: 'mass', si: mass.si, text: token } : { ask: 'word', text: token };
+      return mass.ok ? [{ ask: 'mass', si: mass.si, text: token }] : asWords();
     });
 }
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { Part } from '@/core/parts/part';
 import { PARTS_FILE_MAX_BYTES, writePartsFile } from '@/core/parts/parts-file';
 import type { UnitSystem } from '@/core/units/write';
 import { PartPortrait } from '@/drawing/PartPortrait';
@@ -10,7 +11,8 @@ import { Sheet } from '@/ui/Sheet';
 import { partLine, partTitle } from '@/words/part-words';
 import { partsFileProblemWords } from '@/words/problem-words';
 import { tell, useBench } from './bench-state';
-import { followOwnParts, importPartsText, removeOwnPart } from './own-things';
+import { PutBack } from '@/ui/PutBack';
+import { addOwnParts, followOwnParts, importPartsText, removeOwnPart } from './own-things';
 import { MeasureBlade } from './MeasureBlade';
 
 /** As many as are listed at once; all of them stand in every choice of parts. */
@@ -20,6 +22,7 @@ const SHOWN = 60;
 export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem; readonly onClose: () => void }) {
   const parts = useBench((state) => state.ownParts);
   const input = useRef<HTMLInputElement>(null);
+  const [gone, setGone] = useState<Part | null>(null);
   const [isMeasuring, setMeasuring] = useState(parts.length === 0);
   useEffect(followOwnParts, []);
   return (
@@ -58,6 +61,12 @@ export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem
               if (file) void importParts(file);
             }}
           />
+          {gone && (
+            <PutBack
+              words={`${gone.name} was put away. Lures that have it keep it.`}
+              onPutBack={() => void addOwnParts([gone]).then(() => setGone(null))}
+            />
+          )}
           {parts.length === 0 && (
             <p className="text-ink-soft">None yet. A blade of yours, measured, would stand here.</p>
           )}
@@ -69,7 +78,10 @@ export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem
                   <p className="truncate font-semibold">{partTitle(part)}</p>
                   <p className="truncate text-sm">{partLine(part, system)}</p>
                 </div>
-                <Button aria-label={`Put away ${partTitle(part)}`} onClick={() => void removeOwnPart(part)}>
+                <Button
+                  aria-label={`Put away ${partTitle(part)}`}
+                  onClick={() => void removeOwnPart(part).then(setGone)}
+                >
                   Put away
                 </Button>
               </li>

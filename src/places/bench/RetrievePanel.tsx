@@ -47,7 +47,14 @@ export function RetrievePanel({ build, prediction }: RetrievePanelProps) {
               <p className="text-fault">
                 The curve could not be worked out ({curve.reason}). The lure and the figures on the drawing hold.
               </p>
-              <Button onClick={curve.again}>Work it out again</Button>
+              <Button
+                onClick={() => {
+                  curve.again();
+                  if (stall.state === 'failed') stall.again();
+                }}
+              >
+                Work it out again
+              </Button>
             </div>
           ) : shown ? (
             <RateCurve

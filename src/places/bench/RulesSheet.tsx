@@ -3,6 +3,7 @@
 import { useState, type FormEvent } from 'react';
 import { hookRuleSchema, type HookRule } from '@/core/lure/hook-rule';
 import { Button } from '@/ui/Button';
+import { PutBack } from '@/ui/PutBack';
 import { Sheet } from '@/ui/Sheet';
 import { useBench } from './bench-state';
 import { putRule, removeRule } from './own-things';
@@ -13,6 +14,7 @@ const LABEL = 'flex flex-col gap-1 text-sm text-ink-soft';
 /** The user's own table of rules about hooks, with where and when each was read. */
 export function RulesSheet({ onClose }: { readonly onClose: () => void }) {
   const rules = useBench((state) => state.rules);
+  const [gone, setGone] = useState<HookRule | null>(null);
   return (
     <Sheet
       open
@@ -21,6 +23,12 @@ export function RulesSheet({ onClose }: { readonly onClose: () => void }) {
       description="Enter what holds where you fish, as you read it. Every lure is then checked against it. None comes with Mazurka: the authority’s current text decides."
     >
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto">
+        {gone && (
+          <PutBack
+            words={`The rule for ${gone.place} was taken out.`}
+            onPutBack={() => void putRule(gone).then(() => setGone(null))}
+          />
+        )}
         {rules.length > 0 && (
           <ul className="flex flex-col gap-1.5" aria-label="Rules">
             {rules.map((rule) => (
@@ -32,7 +40,10 @@ export function RulesSheet({ onClose }: { readonly onClose: () => void }) {
                     {rule.source}, looked at on {rule.onDay}
                   </p>
                 </div>
-                <Button aria-label={`Take out the rule for ${rule.place}`} onClick={() => void removeRule(rule)}>
+                <Button
+                  aria-label={`Take out the rule for ${rule.place}`}
+                  onClick={() => void removeRule(rule).then(setGone)}
+                >
                   Take out
                 </Button>
               </li>

@@ -39,14 +39,15 @@ export async function addOwnParts(parts: readonly Part[]): Promise<readonly Part
   return added.value.added;
 }
 
-export async function removeOwnPart(part: Part) {
+/** Puts a part away. Returns it, to be put back, or null with the reason told. */
+export async function removeOwnPart(part: Part): Promise<Part | null> {
   const removed = await (await openStores()).parts.remove(part.id);
-  if (!removed.ok) return tell('trouble', storageFailureWords(removed.failure));
+  if (!removed.ok) {
+    tell('trouble', storageFailureWords(removed.failure));
+    return null;
+  }
   await refreshOwnParts();
-  tell('news', `${part.name} was put away. Lures that have it keep it.`, {
-    label: 'Put it back',
-    run: () => void addOwnParts([part]),
-  });
+  return part;
 }
 
 /** Takes a parts file in. */
@@ -71,8 +72,12 @@ export async function putRule(rule: HookRule) {
   if (!put.ok) tell('trouble', storageFailureWords(put.failure));
 }
 
-export async function removeRule(rule: HookRule) {
+/** Takes a rule out. Returns it, to be put back, or null with the reason told. */
+export async function removeRule(rule: HookRule): Promise<HookRule | null> {
   const removed = await (await openStores()).rules.remove(rule.id);
-  if (!removed.ok) return tell('trouble', storageFailureWords(removed.failure));
-  tell('news', `The rule for ${rule.place} was taken out.`, { label: 'Put it back', run: () => void putRule(rule) });
+  if (!removed.ok) {
+    tell('trouble', storageFailureWords(removed.failure));
+    return null;
+  }
+  return rule;
 }
