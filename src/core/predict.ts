@@ -6,7 +6,7 @@
  * this against random draws of all three together.
  */
 import { COEFFICIENT_SPREAD, type ReferenceCoefficients } from './hydro/spin-blade';
-import { steadySpin, type SpinOutcome, type Turning } from './hydro/spin';
+import { FOR_ANSWER, FOR_BAND, steadySpin, type SpinOutcome, type Turning } from './hydro/spin';
 import { stallSpeed, type Stall } from './hydro/stall';
 import { wakeDeficit } from './hydro/wake';
 import { waterDensity, type Water } from './hydro/water';
@@ -76,10 +76,10 @@ export function predict(
   const ahead: Ahead[] = [];
   for (const spinner of spinners(build, density, state)) {
     const localSpeeds = speedsMps.map((speed, i) => speed * passedBy(ahead, spinner, i));
-    const solve = (coefficients: ReferenceCoefficients) =>
-      steadySpin(spinner.blade(coefficients), spinner.bearing, density, localSpeeds);
+    const solve = (coefficients: ReferenceCoefficients, precision = FOR_BAND) =>
+      steadySpin(spinner.blade(coefficients), spinner.bearing, density, localSpeeds, precision);
     const { nominal } = spinner;
-    const outcomes = solve(nominal);
+    const outcomes = solve(nominal, FOR_ANSWER);
     const disturbed = COEFFICIENT_KEYS.map((key) => ({
       up: solve({ ...nominal, [key]: nominal[key] * (1 + COEFFICIENT_SPREAD) }),
       down: solve({ ...nominal, [key]: nominal[key] * (1 - COEFFICIENT_SPREAD) }),

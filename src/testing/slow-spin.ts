@@ -14,14 +14,15 @@ export interface SlowSpin {
   readonly dragN: number;
 }
 
-export function slowSpin(
+/** The model's sums and balances at one speed, for whatever solver. */
+export function slowModel(
   blade: MeasuredBlade,
   bearing: Bearing,
   rho: number,
   weightInWaterN: number,
   U: number,
   count = 1500,
-): SlowSpin | null {
+) {
   const {
     setAngleRad: psi,
     flapFactor: kc,
@@ -59,17 +60,13 @@ export function slowSpin(
     }
     return total;
   };
-  const spreadFor = (omega: number) =>
-    bisect(
-      (beta) => {
-        const { fling, moment } = sums(omega, beta);
-        return fling - kc * moment;
-      },
-      1e-4,
-      1.56,
-    );
-  const excess = (omega: number) => {
-    const beta = spreadFor(omega);
+  /** Fling less flap: zero where the blade stands. */
+  const flap = (omega: number, beta: number) => {
+    const { fling, moment } = sums(omega, beta);
+    return fling - kc * moment;
+  };
+  /** Drive less friction: zero where it runs. */
+  const drive = (omega: number, beta: number) => {
     const { torque, force, pull } = sums(omega, beta);
     const onWire = Math.hypot(pull - force * Math.cos(beta), weightInWaterN);
     const onFace = force * Math.sin(beta);
@@ -79,6 +76,20 @@ export function slowSpin(
       bearing.steadyTorqueNm;
     return torque - friction;
   };
+  return { sums, flap, drive };
+}
+
+export function slowSpin(
+  blade: MeasuredBlade,
+  bearing: Bearing,
+  rho: number,
+  weightInWaterN: number,
+  U: number,
+  count = 1500,
+): SlowSpin | null {
+  const { sums, flap, drive } = slowModel(blade, bearing, rho, weightInWaterN, U, count);
+  const spreadFor = (omega: number) => bisect((beta) => flap(omega, beta), 1e-4, 1.56);
+  const excess = (omega: number) => drive(omega, spreadFor(omega));
   const reach = blade.lengthM - blade.holeOffsetM;
   let fast = (8 * U) / reach;
   for (let slow = fast * 0.9; slow > (0.04 * U) / reach; slow *= 0.9) {

@@ -111,7 +111,10 @@ const SCAN_FASTEST = 8;
 const SCAN_SLOWEST = 0.04;
 const SCAN_RATIO = 0.8;
 const SCAN_TOLERANCE_RAD = 1e-4;
-const REFINED_TOLERANCE_RAD = 1e-9;
+const MOST_SECANT_STEPS = 6;
+/** Precision of the spread, rad, and of κ as a share of it: for an answer, and for a band that is wide anyway. */
+export const FOR_ANSWER = 1e-9;
+export const FOR_BAND = 1e-5;
 
 /** Lift-curve slope at low aspect ratio Λ = L²/A (Helmbold). */
 export function normalSlope(lengthM: number, planAreaM2: number): number {
@@ -207,6 +210,7 @@ class BladeLoads {
     };
     let low = 1e-4;
     let high = this.mostSpreadRad;
+    if (guessRad !== null && this.followInPlace(excess, guessRad, toleranceRad)) return this.followedRad;
     if (guessRad !== null) {
       // A narrow bracket round the last answer, widened to the whole range when it does not hold the root.
       const near = findRoot(
@@ -215,16 +219,55 @@ class BladeLoads {
         Math.min(high, guessRad * 1.15 + 0.01),
         toleranceRad,
       );
-      if (near.outcome === 'converged') return this.settle(near.x, kappa);
+      if (near.outcome === 'converged') {
+        this.lastSlope = this.slopeAt(excess, near.x);
+        return this.settle(near.x, kappa);
+      }
       if (near.outcome === 'noBracket') {
         if (near.fHigh > 0) low = Math.min(high, guessRad * 1.15 + 0.01);
         else high = Math.max(low, guessRad * 0.85);
       }
     }
     const wide = findRoot(excess, low, high, toleranceRad);
-    if (wide.outcome === 'converged') return this.settle(wide.x, kappa);
+    if (wide.outcome === 'converged') {
+      this.lastSlope = this.slopeAt(excess, wide.x);
+      return this.settle(wide.x, kappa);
+    }
     if (wide.outcome === 'noBracket') return this.settle(wide.fHigh > 0 ? this.mostSpreadRad : low, kappa);
     return NaN;
+  }
+
+  /** Slope of the excess at the last balance, for the next one near by; 0 when there is none. */
+  private lastSlope = 0;
+  private followedRad = 0;
+
+  private slopeAt(excess: (spreadRad: number) => number, spreadRad: number): number {
+    const step = 1e-4 * spreadRad;
+    const slope = (excess(spreadRad + step) - excess(spreadRad)) / step;
+    return Number.isFinite(slope) ? slope : 0;
+  }
+
+  /** A few secant steps from a good guess. False when they lead away; then the bracketed search decides. */
+  private followInPlace(excess: (spreadRad: number) => number, guessRad: number, toleranceRad: number): boolean {
+    let slope = this.lastSlope;
+    if (slope === 0) return false;
+    let spread = guessRad;
+    let value = excess(spread);
+    for (let round = 0; round < MOST_SECANT_STEPS; round++) {
+      const step = -value / slope;
+      const next = spread + step;
+      if (!(Math.abs(step) < 0.15 * guessRad && next > 0 && next < this.mostSpreadRad)) return false;
+      const nextValue = excess(next);
+      const measured = (nextValue - value) / step;
+      if (step !== 0 && Number.isFinite(measured) && measured * slope > 0) slope = measured;
+      [spread, value] = [next, nextValue];
+      if (Math.abs(step) <= toleranceRad) {
+        this.lastSlope = slope;
+        this.followedRad = spread;
+        return true;
+      }
+    }
+    return false;
   }
 
   private settle(spreadRad: number, kappa: number): number {
@@ -236,6 +279,7 @@ class BladeLoads {
 /**
  * The steady turning state at each speed through the water.
  * @param speedsMps speeds U, m/s; 0 < U ≤ MAX_SPEED_MPS, others come back as a named outcome
+ * @param precision FOR_ANSWER, or FOR_BAND for the edges of a spread
  * @returns one outcome per speed, in order; never throws on numbers, never returns NaN
  */
 export function steadySpin(
@@ -243,12 +287,13 @@ export function steadySpin(
   bearing: Bearing,
   waterDensityKgM3: number,
   speedsMps: readonly number[],
+  precision = FOR_ANSWER,
 ): SpinOutcome[] {
   if (!(blade.planAreaM2 > 0)) return speedsMps.map(() => outside('planAreaM2', blade.planAreaM2, 0));
   if (!(blade.sheetMassKgM2 >= 0)) return speedsMps.map(() => outside('sheetMassKgM2', blade.sheetMassKgM2, 0));
   const loads = new BladeLoads(blade, bearing, waterDensityKgM3);
   const scan = new TipRatioScan(loads, blade.reachM);
-  return speedsMps.map((speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps));
+  return speedsMps.map((speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps, precision));
 }
 
 function outside(quantity: 'speedMps' | 'planAreaM2' | 'sheetMassKgM2' | 'spreadRad', value: number, limit: number) {
@@ -299,6 +344,7 @@ function spinAt(
   bearing: Bearing,
   waterDensityKgM3: number,
   speedMps: number,
+  precision: number,
 ): SpinOutcome {
   if (speedMps === 0) return { outcome: 'doesNotTurn', reason: 'noFlow' };
   if (!(speedMps > 0 && speedMps <= MAX_SPEED_MPS)) {
@@ -315,7 +361,19 @@ function spinAt(
     const excess = excessOf(point.loads);
     if (!Number.isFinite(excess)) return { outcome: 'notFinite', where: 'torque' };
     if (faster && excess > 0 && fasterExcess <= 0) {
-      return refine(loads, point, faster, excess, fasterExcess, excessOf, blade, bearing, waterDensityKgM3, speedMps);
+      return refine(
+        loads,
+        point,
+        faster,
+        excess,
+        fasterExcess,
+        excessOf,
+        blade,
+        bearing,
+        waterDensityKgM3,
+        speedMps,
+        precision,
+      );
     }
     faster = point;
     fasterExcess = excess;
@@ -333,17 +391,20 @@ function refine(
   bearing: Bearing,
   waterDensityKgM3: number,
   speedMps: number,
+  precision: number,
 ): SpinOutcome {
   const before = loads.evaluations;
+  const guess = (kappa: number) =>
+    slower.spreadRad + ((faster.spreadRad - slower.spreadRad) * (kappa - slower.kappa)) / (faster.kappa - slower.kappa);
   let spreadRad = slower.spreadRad;
   const root = findRoot(
     (kappa) => {
-      spreadRad = loads.balanceInPlace(kappa, spreadRad, REFINED_TOLERANCE_RAD);
+      spreadRad = loads.balanceInPlace(kappa, guess(kappa), precision);
       return excessOf(loads.loads);
     },
     slower.kappa,
     faster.kappa,
-    1e-9 * slower.kappa,
+    precision * slower.kappa,
     slowerExcess,
     fasterExcess,
   );
@@ -351,7 +412,7 @@ function refine(
   if (root.outcome !== 'converged') {
     return { outcome: 'didNotConverge', residual: root.outcome === 'didNotConverge' ? root.residual : fasterExcess };
   }
-  spreadRad = loads.balanceInPlace(root.x, spreadRad, REFINED_TOLERANCE_RAD);
+  spreadRad = loads.balanceInPlace(root.x, spreadRad, precision);
   if (blade.fixedSpreadRad === null && spreadRad >= MAX_SPREAD_RAD)
     return outside('spreadRad', spreadRad, MAX_SPREAD_RAD);
 

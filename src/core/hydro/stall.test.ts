@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { edited, itemId, on, part, plainSpinner, spinner } from '@/testing/lures';
 import { PATTERNS } from '../parts/blade-pattern';
+import { slowStall } from '@/testing/slow-stall';
 import { partsOfKind } from '../parts/catalogue';
 import { bladeStrips } from '../parts/outline';
 import { takeOff, threadParts } from '../lure/editing';
@@ -117,6 +118,16 @@ describe('stall speed', () => {
     expect(gritty?.low).toBeGreaterThan((free?.low ?? 0) * 1.05);
     expect(rusty?.low).toBeGreaterThan((gritty?.low ?? 0) * 1.2);
   });
+
+  it.each(['french', 'colorado', 'indiana'] as const)(
+    'a second implementation on a general ODE library finds the same band for %s, within four hundredths',
+    (pattern) => {
+      const blade = referenceBlade(pattern);
+      const { low, high } = stallOf(blade);
+      expect(Math.abs(Math.log(slowStall(blade, GOOD_CLEVIS_BEARING, RHO, false) / low))).toBeLessThan(0.04);
+      expect(Math.abs(Math.log(slowStall(blade, GOOD_CLEVIS_BEARING, RHO, true) / high))).toBeLessThan(0.04);
+    },
+  );
 
   it('on a steep axle gravity pulls less across it: the lower edge falls', () => {
     const blade = referenceBlade('colorado');

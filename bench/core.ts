@@ -1,0 +1,79 @@
+/** Times of the core, with what the same task takes on general-purpose libraries in the same run. */
+import { GOOD_CLEVIS_BEARING, steadySpin } from '../src/core/hydro/spin';
+import { referenceBlade, spinBlade } from '../src/core/hydro/spin-blade';
+import { stallSpeed } from '../src/core/hydro/stall';
+import { LAKE_WATER } from '../src/core/hydro/water';
+import { findings, USUAL_CONTEXT } from '../src/core/lure/findings';
+import { layOut } from '../src/core/lure/layout';
+import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
+import { itemIdSchema } from '../src/core/lure/lure';
+import { weigh } from '../src/core/lure/weigh';
+import { CATALOGUE, partsOfKind } from '../src/core/parts/catalogue';
+import { predict, stallSpeeds } from '../src/core/predict';
+import { DEMO_LURES } from '../src/demo/scenario';
+import { slowSpin } from '../src/testing/slow-spin';
+import { slowStall } from '../src/testing/slow-stall';
+import { medianMs, type Figure } from './measure';
+import { plainSpin } from './plain-spin';
+
+const RHO = 998;
+const CURVE = Array.from({ length: 40 }, (_, i) => (i + 1) / 20);
+
+export function coreFigures(): Figure[] {
+  const blade = referenceBlade('colorado');
+  const prepared = spinBlade(blade, RHO);
+  const [lure] = DEMO_LURES;
+  if (!lure) throw new Error('bench: needs a demo lure');
+  const file = writeLureFile(lure);
+  const one = () => steadySpin(prepared, GOOD_CLEVIS_BEARING, RHO, [0.8]);
+  const [steady] = one();
+  if (steady?.outcome !== 'turning' || Math.abs(plainSpin(blade, RHO, 0.8) / steady.rateHz - 1) > 0.01) {
+    throw new Error('bench: the plain solver finds another state; the ratio would mean nothing');
+  }
+  const level = { waterDensityKgM3: RHO, slopeRad: 0 };
+  const ms = (name: string, bar: number | null, task: () => unknown, note = ''): Figure => ({
+    name,
+    value: medianMs(task),
+    unit: 'ms',
+    bar,
+    note,
+  });
+  const beside = (figure: Figure, task: () => unknown, by: string, forMs?: number): Figure[] => {
+    const plain = medianMs(task, forMs);
+    return [
+      figure,
+      { ...figure, name: `  the same ${by}`, value: plain, bar: null, note: `${(plain / figure.value).toFixed(1)} ×` },
+    ];
+  };
+  const blades = partsOfKind('blade');
+  const swap = { put: 'swap', item: itemIdSchema.parse('blade-1') } as const;
+  return [
+    ...beside(
+      ms('steady spin, one blade, one speed', 0.2, one),
+      () => plainSpin(blade, RHO, 0.8),
+      'by a general root finder, nested',
+    ),
+    ms('  the same by nested bisection', null, () =>
+      slowSpin(blade, GOOD_CLEVIS_BEARING, RHO, prepared.weightInWaterN, 0.8, 20),
+    ),
+    ...beside(
+      ms('40-point curve with spreads', 20, () => predict(lure.build, LAKE_WATER, CURVE)),
+      () => {
+        for (const speed of CURVE) for (let i = 0; i < 7; i++) plainSpin(blade, RHO, speed);
+      },
+      'by a general root finder, nested',
+    ),
+    ms('one speed with spreads', null, () => predict(lure.build, LAKE_WATER, [0.8])),
+    ...beside(
+      ms('stall band of one blade', 500, () => stallSpeed(prepared, GOOD_CLEVIS_BEARING, level)),
+      () => [false, true].map((isFree) => slowStall(blade, GOOD_CLEVIS_BEARING, RHO, isFree)),
+      'by a general ODE library',
+      2500,
+    ),
+    ms('stall bands of a demo lure', null, () => stallSpeeds(lure.build, LAKE_WATER)),
+    ms('layout of a demo lure', null, () => layOut(lure.build)),
+    ms('all findings of a demo lure', null, () => findings(lure, USUAL_CONTEXT, CATALOGUE)),
+    ms(`weighing ${blades.length} blades for it`, null, () => weigh(lure, swap, blades, LAKE_WATER, 0.8)),
+    ms('reading a lure file', null, () => readLureFile(file)),
+  ];
+}

@@ -1,0 +1,109 @@
+/**
+ * A second implementation of the stall in time, for the tests and the benchmark: the two equations of motion written out
+ * from the model note, integrated by a general-purpose ODE library, and the speed bisected.
+ */
+import { createRequire } from 'node:module';
+import { PATTERNS } from '@/core/parts/blade-pattern';
+import { densityOf } from '@/core/parts/material';
+import { chordRatio } from '@/core/parts/outline';
+import { ellipticE } from '@/core/hydro/elliptic';
+import type { Bearing } from '@/core/hydro/spin';
+import { bladeCoefficients, referenceCoefficients, spinBlade, type MeasuredBlade } from '@/core/hydro/spin-blade';
+import { slowSpin } from './slow-spin';
+
+/** What is used of the library, whose own types do not pass a strict check. */
+interface OdeSolver {
+  absoluteTolerance: number;
+  relativeTolerance: number;
+  maxSteps: number;
+  solve(
+    derivative: (x: number, y: number[]) => number[],
+    from: number,
+    start: number[],
+    to: number,
+    onStep: (step: number, xOld: number, x: number, y: number[]) => boolean,
+  ): unknown;
+}
+const { Solver } = createRequire(import.meta.url)('odex') as { Solver: new (dimension: number) => OdeSolver };
+
+const LEAST_SPREAD = 0.1;
+
+/** The slowest speed that keeps the blade turning, with its flap held or free. */
+export function slowStall(blade: MeasuredBlade, bearing: Bearing, rho: number, isFree: boolean, count = 20): number {
+  let [low, high] = [0.1, 2];
+  while (high / low > 1.02) {
+    const middle = Math.sqrt(low * high);
+    if (keeps(blade, bearing, rho, middle, isFree, count)) high = middle;
+    else low = middle;
+  }
+  return Math.sqrt(low * high);
+}
+
+function keeps(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, isFree: boolean, count: number) {
+  const { weightInWaterN, planAreaM2 } = spinBlade(blade, rho);
+  const steady = slowSpin(blade, bearing, rho, weightInWaterN, U, count);
+  if (!steady) return false;
+  const { setAngleRad: psi, flapFactor, edgeDrag } = bladeCoefficients(blade, referenceCoefficients(blade.pattern));
+  const strips = Array.from({ length: count }, (_, i) => {
+    const x = (1 - Math.cos(((i + 0.5) * Math.PI) / count)) / 2;
+    const dx = (Math.sin(((i + 0.5) * Math.PI) / count) / 2) * (Math.PI / count);
+    const chord = chordRatio(PATTERNS[blade.pattern].outline, x) * blade.widthM;
+    const hollow = (2 / 3) * blade.cupDepthM * 4 * x * (1 - x);
+    const added = (rho * Math.PI * chord) / 4 / ellipticE(Math.sqrt(1 - (blade.widthM / blade.lengthM) ** 2));
+    const m = densityOf(blade.material) * blade.thicknessM + rho * hollow;
+    return { s: x * blade.lengthM - blade.holeOffsetM, dA: chord * dx * blade.lengthM, m, all: m + added };
+  });
+  const aspect = blade.lengthM ** 2 / planAreaM2;
+  const a = (2 * Math.PI * aspect) / (2 + Math.sqrt(4 + aspect ** 2));
+  const w = weightInWaterN / planAreaM2;
+
+  const derivative = (_: number, [phi = 0, omega = 0, beta = 0, rate = 0]: number[]): number[] => {
+    const flapRate = isFree ? rate : 0;
+    let [Q, F, M, I, J, C, G, P, wr, ws] = [0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
+    for (const { s, dA, m, all } of strips) {
+      const r = bearing.dropM + s * Math.sin(beta);
+      const vt = omega * r;
+      const vn = U * Math.sin(beta) + s * flapRate;
+      const q = 0.5 * rho * (vt ** 2 + vn ** 2);
+      const alpha = Math.atan2(vn, vt) - psi;
+      const cn = Math.sin(alpha) / (1 / a + (1 / 1.18 - 1 / a) * Math.abs(Math.sin(alpha)));
+      const ca = edgeDrag * Math.cos(alpha);
+      const f = q * (cn * Math.cos(psi) + ca * Math.sin(psi)) * dA;
+      Q += q * r * (cn * Math.sin(psi) - ca * Math.cos(psi)) * dA;
+      F += f;
+      M += s * f;
+      I += all * r * r * dA;
+      J += all * s * s * dA;
+      C += all * r * s * Math.cos(beta) * dA;
+      G += m * r * s * Math.cos(beta) * dA;
+      P += m * r * dA;
+      wr += w * r * dA;
+      ws += w * s * dA;
+    }
+    const onWire = Math.hypot(P * omega ** 2 - F * Math.cos(beta), weightInWaterN);
+    const friction =
+      bearing.friction * bearing.wireRadiusM * onWire +
+      bearing.faceFriction * bearing.faceRadiusM * Math.abs(F * Math.sin(beta)) +
+      bearing.steadyTorqueNm;
+    const rub = (friction * omega) / Math.hypot(omega, 0.3);
+    const turning = (Q - rub - 2 * C * flapRate * omega - wr * Math.sin(phi)) / I;
+    if (!isFree) return [omega, turning, 0, 0];
+    // The stop is a stiff, dead spring.
+    const stop = beta < LEAST_SPREAD ? 2e4 * (LEAST_SPREAD - beta) - 150 * Math.min(rate, 0) : 0;
+    return [omega, turning, rate, (G * omega ** 2 - flapFactor * M + ws * Math.cos(beta) * Math.cos(phi)) / J + stop];
+  };
+  const solver = new Solver(4);
+  solver.absoluteTolerance = 1e-6;
+  solver.relativeTolerance = 1e-5;
+  solver.maxSteps = 200_000;
+  let [turns, last, stopped] = [0, 0, false];
+  solver.solve(derivative, 0, [0, 2 * Math.PI * steady.rateHz, steady.spreadRad, 0], 6, (_n, _old, t, y) => {
+    while ((y[0] ?? 0) >= 2 * Math.PI * (turns + 1)) {
+      turns++;
+      last = t;
+    }
+    stopped = t - last > 2;
+    return !stopped;
+  });
+  return !stopped;
+}
