@@ -29,6 +29,7 @@ export interface ElevationProps {
 export function Elevation(props: ElevationProps) {
   const { build, layout, view, motions, findings, system, picked, onPick, label } = props;
   const things = useMemo(() => drawElevation(build, layout), [build, layout]);
+  const defs = useMemo(() => <PaintDefs shapes={things.flatMap(({ shapes }) => shapes)} />, [things]);
   const behind = useRef<HTMLCanvasElement>(null);
   const before = useRef<HTMLCanvasElement>(null);
   useTurning(behind, before, motions, view, props.slowedBy, props.still);
@@ -52,17 +53,13 @@ export function Elevation(props: ElevationProps) {
         data-testid="elevation"
         data-px-per-mm={view.pxPerMm}
       >
-        <PaintDefs shapes={things.flatMap(({ shapes }) => shapes)} />
+        {defs}
         {motions.map((motion) => (
           <Sweep key={motion.station} motion={motion} view={view} />
         ))}
         <g transform={mm}>
-          {things.map(({ pick, atMm, mirrored, shapes }, i) => (
-            <g
-              key={`${pick} ${i}`}
-              data-pick={pick}
-              transform={`translate(${atMm} 0)${mirrored ? ' scale(-1 1)' : ''}`}
-            >
+          {things.map(({ pick, atMm, mirrored, shapes }) => (
+            <g key={pick} data-pick={pick} transform={`translate(${atMm} 0)${mirrored ? ' scale(-1 1)' : ''}`}>
               <Shapes shapes={shapes} />
             </g>
           ))}
@@ -70,13 +67,13 @@ export function Elevation(props: ElevationProps) {
         {motions.map((motion) => (
           <SweepHit key={motion.station} motion={motion} view={view} />
         ))}
-        {things.map(({ pick, hit }, i) => {
+        {things.map(({ pick, hit }) => {
           const isPicked = pick === picked;
           const [x, width] = [view.originX + hit.x0 * view.pxPerMm, (hit.x1 - hit.x0) * view.pxPerMm];
           const half = hit.halfHeight * view.pxPerMm;
           return (
             <rect
-              key={`${pick} hit ${i}`}
+              key={pick}
               data-pick={pick}
               x={x - 3}
               width={Math.max(width + 6, 1)}

@@ -1,8 +1,9 @@
+import { memo } from 'react';
 import type { UnitSystem } from '../core/units/write';
 import type { StageView } from './stage-view';
 
 /** A steel rule laid under the lure, in millimetres or in sixteenths of an inch. */
-export function Rule({ view, system }: { readonly view: StageView; readonly system: UnitSystem }) {
+export const Rule = memo(function Rule({ view, system }: { readonly view: StageView; readonly system: UnitSystem }) {
   const stepMm = system === 'metric' ? 1 : 25.4 / 16;
   const perMajor = system === 'metric' ? 10 : 16;
   const perMiddle = system === 'metric' ? 5 : 8;
@@ -41,4 +42,4 @@ export function Rule({ view, system }: { readonly view: StageView; readonly syst
       })}
     </g>
   );
-}
+});

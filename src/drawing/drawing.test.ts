@@ -18,7 +18,7 @@ import { portrait } from './portrait';
 import type { Shape } from './shape';
 import { curve, polygon, scatter } from './path';
 import { motionsOf } from './motion';
-import { stageView } from './stage-view';
+import { stageScale, viewOf } from './stage-view';
 
 /** All numbers of a path, to be looked at together. */
 function numbers(d: string): number[] {
@@ -176,7 +176,7 @@ describe('the stage', () => {
       ] as const) {
         const layout = layOut(build);
         const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), predict(build, LAKE_WATER, [0.8]));
-        const view = stageView(layout, motions, width, height);
+        const view = viewOf(stageScale(layout, motions, width, height));
         expect(view.heightPx).toBeLessThanOrEqual(height + 1);
         expect(view.toX(layout.x0M)).toBeGreaterThanOrEqual(0);
         expect(view.toX(layout.x1M)).toBeLessThanOrEqual(width);

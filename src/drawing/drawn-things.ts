@@ -2,7 +2,8 @@
 import { eyeLengthM } from '../core/parts/hook-form';
 import { isBored } from '../core/parts/profile';
 import type { Layout, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/layout';
-import type { Build, End, ItemId } from '../core/lure/lure';
+import type { Build, End, Item, ItemId } from '../core/lure/lure';
+import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
 import { paintOf } from './paint';
 import { faceOnShapes } from './blade-mesh';
@@ -24,6 +25,36 @@ export interface DrawnThing {
 }
 
 const MM = 1000;
+
+/** A part's shapes stay the same while it does, so that a change elsewhere redraws nothing of it. */
+const known = new WeakMap<Part, { readonly plain: Shape[]; readonly flipped: Shape[] }>();
+
+function shapesOf({ part, flipped }: Item): Shape[] {
+  let both = known.get(part);
+  if (!both) {
+    both = {
+      plain: partShapes(part, false),
+      flipped: isBored(part) ? partShapes(part, true) : partShapes(part, false),
+    };
+    known.set(part, both);
+  }
+  return flipped ? both.flipped : both.plain;
+}
+
+function partShapes(part: Part, flipped: boolean): Shape[] {
+  switch (part.kind) {
+    case 'splitRing':
+      return ringShapes(part);
+    case 'hook':
+      return hookShapes(part);
+    case 'dressing':
+      return dressingShapes(part);
+    case 'blade':
+      return faceOnShapes(part);
+    default:
+      return isBored(part) ? boredShapes(part, flipped) : [];
+  }
+}
 
 /** Back to front. */
 export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
@@ -108,26 +139,30 @@ function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
 }
 
 function drawEntry({ item, x0M, x1M, radiusM }: PlacedEntry): DrawnThing {
-  const { part } = item;
-  const shapes = isBored(part) ? boredShapes(part, item.flipped) : part.kind === 'dressing' ? dressingShapes(part) : [];
+  const shapes = shapesOf(item);
   return thing(item.id, x0M, Math.max(x1M, x0M), radiusM, shapes);
 }
 
 function drawOff({ item, x0M, x1M, forward }: PlacedOff): DrawnThing {
   const { part } = item;
+  const mirrored = forward && !isBored(part);
+  return thing(item.id, x0M, x1M, halfHeightOff(part), shapesOf(item), mirrored);
+}
+
+function halfHeightOff(part: Part): number {
   switch (part.kind) {
     case 'splitRing':
-      return thing(item.id, x0M, x1M, part.outerDiameterM / 2, ringShapes(part), forward);
+      return part.outerDiameterM / 2;
     case 'hook':
-      return thing(item.id, x0M, x1M, part.gapM, hookShapes(part), forward);
+      return part.gapM;
     case 'dressing':
-      return thing(item.id, x0M, x1M, part.bulkM / 2, dressingShapes(part), forward);
+      return part.bulkM / 2;
     case 'blade':
-      return thing(item.id, x0M, x1M, part.widthM / 2, faceOnShapes(part), forward);
+      return part.widthM / 2;
+    case 'bell':
+      return 0.005;
     default:
-      return isBored(part)
-        ? thing(item.id, x0M, x1M, item.part.kind === 'bell' ? 0.005 : 0.003, boredShapes(part, item.flipped))
-        : thing(item.id, x0M, x1M, 0.006, [], forward);
+      return isBored(part) ? 0.003 : 0.006;
   }
 }
 

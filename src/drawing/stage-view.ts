@@ -2,13 +2,16 @@
 import type { Layout } from '../core/lure/layout';
 import type { Motion } from './motion';
 
-export interface StageView {
+export interface StageScale {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly pxPerMm: number;
   /** Where x = 0 and the axis lie, px. */
   readonly originX: number;
   readonly originY: number;
+}
+
+export interface StageView extends StageScale {
   /** Places along the wire in pixels. */
   readonly toX: (xM: number) => number;
 }
@@ -26,7 +29,17 @@ function usualSine(spreadRad: number): number {
   return Math.sin(Math.min(spreadRad + (ROOM_BEYOND_DEG * Math.PI) / 180, Math.PI / 2));
 }
 
-export function stageView(layout: Layout, motions: readonly Motion[], widthPx: number, maxHeightPx: number): StageView {
+/** The scale as a view, with its way from metres to pixels. */
+export function viewOf(scale: StageScale): StageView {
+  return { ...scale, toX: (xM) => scale.originX + xM * 1000 * scale.pxPerMm };
+}
+
+export function stageScale(
+  layout: Layout,
+  motions: readonly Motion[],
+  widthPx: number,
+  maxHeightPx: number,
+): StageScale {
   const lengthMm = Math.max(layout.x1M - layout.x0M, LEAST_LENGTH_M) * 1000;
   const reaches = motions.map(({ dropM, reachM, usualSpreadRad }) => dropM + reachM * usualSine(usualSpreadRad));
   const halfMm = Math.max(LEAST_HALF_HEIGHT_M, ...reaches) * 1000;
@@ -43,6 +56,5 @@ export function stageView(layout: Layout, motions: readonly Motion[], widthPx: n
     pxPerMm,
     originX,
     originY: TOP_PX + halfMm * pxPerMm,
-    toX: (xM) => originX + xM * 1000 * pxPerMm,
   };
 }

@@ -38,7 +38,8 @@ export function useTurning(
       if (still && thing.rateHz > 0) blade.azimuthRad = STILL_AZIMUTH_RAD;
       blades.current.set(thing.key, { blade, parts });
     }
-    paintRef.current();
+    // While they turn, the next frame paints them.
+    if (still) paintRef.current();
   }, [things, still]);
 
   useEffect(() => {

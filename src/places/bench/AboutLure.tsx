@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import type { Finding } from '@/core/lure/finding';
 import type { CutLength } from '@/core/lure/lengths';
 import type { Lure } from '@/core/lure/lure';
@@ -19,7 +20,7 @@ export interface AboutLureProps {
 }
 
 /** What stands beside the drawing: made or not, findings, the picked part, lengths. */
-export function AboutLure({ lure, findings, unit, cuts, system }: AboutLureProps) {
+export const AboutLure = memo(function AboutLure({ lure, findings, unit, cuts, system }: AboutLureProps) {
   return (
     <>
       <MadeBar lure={lure} system={system} />
@@ -28,4 +29,4 @@ export function AboutLure({ lure, findings, unit, cuts, system }: AboutLureProps
       <LengthsPanel cuts={cuts} build={lure.build} system={system} />
     </>
   );
-}
+});

@@ -61,7 +61,7 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
       >
         {isDark ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
       </Button>
-      {isReady ? <FileMenu history={history} /> : <FileUnpressed />}
+      {isReady ? <FileMenu /> : <FileUnpressed />}
     </header>
   );
 }

@@ -2,17 +2,16 @@
 
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
-import { useRef } from 'react';
-import type { LureHistory } from '@/core/lure/history';
+import { memo, useRef } from 'react';
 import { LURE_FILE_MAX_BYTES } from '@/core/lure/lure-file';
 import { Button } from '@/ui/Button';
 import { lureFileProblemWords } from '@/words/problem-words';
 import { exportLure } from './export-lure';
-import { openSheet, tell } from './bench-state';
+import { openSheet, tell, useBench } from './bench-state';
 import { duplicateLure, importLureText, removeOpenLure } from './shelf';
 import { MENU, MENU_ITEM } from './menu-looks';
 
-export function FileMenu({ history }: { readonly history: LureHistory }) {
+export const FileMenu = memo(function FileMenu() {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -24,11 +23,11 @@ export function FileMenu({ history }: { readonly history: LureHistory }) {
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" sideOffset={4} className={MENU}>
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet(history.lure.id)}>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet()}>
               Build sheet, to print
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => exportLure(history)}>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={exportOpenLure}>
               Export this lure
             </DropdownMenu.Item>
             <DropdownMenu.Item className={MENU_ITEM} onSelect={() => input.current?.click()}>
@@ -65,11 +64,17 @@ export function FileMenu({ history }: { readonly history: LureHistory }) {
       />
     </>
   );
-}
+});
 
 /** In a tab of its own: the bench stays as it is. */
-function openBuildSheet(id: string) {
-  window.open(`/sheet?lure=${id}`, '_blank', 'noopener');
+function openBuildSheet() {
+  const id = useBench.getState().history?.lure.id;
+  if (id) window.open(`/sheet?lure=${id}`, '_blank', 'noopener');
+}
+
+function exportOpenLure() {
+  const { history } = useBench.getState();
+  if (history) exportLure(history);
 }
 
 async function importFile(file: File) {

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { Button } from '@/ui/Button';
@@ -8,7 +9,7 @@ import { openLure } from './bench-store';
 import { startNewLure } from './shelf';
 import { MENU, MENU_ITEM } from './menu-looks';
 
-export function LureMenu({ openId }: { readonly openId: string }) {
+export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: string }) {
   const lures = useBench((state) => state.lures);
   return (
     <DropdownMenu.Root>
@@ -33,4 +34,4 @@ export function LureMenu({ openId }: { readonly openId: string }) {
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
-}
+});

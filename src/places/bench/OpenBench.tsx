@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { CATALOGUE } from '@/core/parts/catalogue';
 import { cutLengths } from '@/core/lure/lengths';
 import { findings as findFindings } from '@/core/lure/findings';
@@ -13,14 +13,15 @@ import { predict } from '@/core/predict';
 import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';
 import { motionsOf } from '@/drawing/motion';
-import { stageView } from '@/drawing/stage-view';
+import { stageScale, viewOf, type StageScale, type StageView } from '@/drawing/stage-view';
 import { Button } from '@/ui/Button';
 import { useAfterPaint } from '@/ui/use-after-paint';
+import { usePainted } from '@/ui/use-painted';
 import { useMedia, useSize } from '@/ui/use-media';
 import { storageFailureWords } from '@/words/storage-words';
 import { BenchHeader } from './BenchHeader';
 import { closeSheet, pick, useBench } from './bench-state';
-import { changeSettings, perform, saveWhole } from './bench-store';
+import { drawingStands, changeSettings, perform, saveWhole } from './bench-store';
 import {
   AboutLure,
   BeatReadouts,
@@ -34,7 +35,7 @@ import {
 import { exportLure } from './export-lure';
 import { partDeeds, type PickerAim } from './part-deeds';
 import { retrieveSpeed } from './speed';
-import { stringUnits } from './string-units';
+import { stringUnits, type StringUnit } from './string-units';
 import { useRatesBefore } from './use-rates-before';
 
 /** Of the window's height, for the drawing on a wide screen. */
@@ -66,17 +67,19 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
   const prediction = useMemo(() => predict(build, LAKE_WATER, [speedMps], bladeState), [build, speedMps, bladeState]);
   const motions = useMemo(() => motionsOf(seats, films, prediction), [seats, films, prediction]);
   const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
-  const view = useMemo(
-    () => (size ? stageView(layout, motions, size.width, Math.max(240, heightPx * STAGE_SHARE)) : null),
-    [size, layout, motions, heightPx],
-  );
+  const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * STAGE_SHARE)) : null);
   const overall = showLengthBoth(layout.x1M - layout.x0M, system);
   const turning = prediction.blades.some(({ at: [at] }) => at?.outcome === 'turning');
   const isPreview = useBench((state) => state.isPreview);
   const isPainted = useAfterPaint(view !== null);
+  useEffect(() => {
+    if (isPainted) drawingStands();
+  }, [isPainted]);
   const isReady = isPainted && !isPreview;
 
-  const later = useDeferredValue(useMemo(() => ({ history, prediction }), [history, prediction]));
+  const later = usePainted(
+    useMemo(() => ({ history, prediction, layout, seats, view }), [history, prediction, layout, seats, view]),
+  );
   const around = useAround(later.history, later.prediction, speedMps);
   useUndoKeys();
   return (
@@ -88,13 +91,18 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
           <div ref={stage} className="bg-stage">
             <div className="flex min-h-18 flex-wrap items-start justify-between gap-x-4 px-2 pt-1 sm:flex-nowrap">
               {isReady && (
-                <SpinReadouts build={build} prediction={prediction} ratesBefore={around.ratesBefore} system={system} />
+                <SpinReadouts
+                  build={later.history.lure.build}
+                  prediction={later.prediction}
+                  ratesBefore={around.ratesBefore}
+                  system={system}
+                />
               )}
               <div className="flex flex-1 flex-col items-end px-2 pt-1 text-sm whitespace-nowrap">
                 <p className="text-ink-soft">
                   {overall} long · {showMass(lureMass(build), system)}
                 </p>
-                {isReady && prediction.beats.length > 0 && <BeatReadouts beats={prediction.beats} />}
+                {isReady && later.prediction.beats.length > 0 && <BeatReadouts beats={later.prediction.beats} />}
                 {turning && !prefersStill && (
                   <Button
                     look="quiet"
@@ -123,12 +131,12 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
             )}
           </div>
           <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1">
-            {view && isReady && (
+            {later.view && isReady && (
               <StringSection
-                build={build}
-                layout={layout}
-                view={view}
-                seats={seats}
+                build={later.history.lure.build}
+                layout={later.layout}
+                view={later.view}
+                seats={later.seats}
                 units={around.units}
                 unit={around.unit}
                 onPickUnit={around.pickUnit}
@@ -137,7 +145,7 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
               />
             )}
           </section>
-          {isReady && <RetrievePanel build={later.history.lure.build} prediction={prediction} />}
+          {isReady && <RetrievePanel build={later.history.lure.build} prediction={later.prediction} />}
         </main>
         <aside
           aria-label="About this lure"
@@ -156,6 +164,15 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
       </div>
       <Sheets aim={around.aim} history={history} onClosePicker={() => around.setAim(null)} speedMps={speedMps} />
     </div>
+  );
+}
+
+/** One view for as long as its numbers stay: most edits move nothing of the stage. */
+function useView(scale: StageScale | null): StageView | null {
+  const { widthPx = 0, heightPx = 0, pxPerMm = 0, originX = 0, originY = 0 } = scale ?? {};
+  return useMemo(
+    () => (widthPx === 0 ? null : viewOf({ widthPx, heightPx, pxPerMm, originX, originY })),
+    [widthPx, heightPx, pxPerMm, originX, originY],
   );
 }
 
@@ -178,11 +195,11 @@ function useAround(history: LureHistory, prediction: ReturnType<typeof predict>,
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??
     units.find(({ pick: each }) => each === picked) ??
     null;
-  const deeds = partDeeds(unit, units, build, setAim);
-  const pickUnit = (next: (typeof units)[number]) => {
+  const deeds = useMemo(() => partDeeds(unit, units, build, setAim), [unit, units, build]);
+  const pickUnit = useCallback((next: StringUnit) => {
     setLeg(next.key);
     pick(next.pick);
-  };
+  }, []);
   return { findings, cuts, units, unit, deeds, pickUnit, ratesBefore, aim, setAim };
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { BLADE_STATES, type BladeState } from '@/core/lure/bearing';
 import type { Prediction, StallPrediction } from '@/core/predict';
 import { itemOf, type Build } from '@/core/lure/lure';
@@ -24,7 +24,7 @@ export interface RetrievePanelProps {
 }
 
 /** The retrieve, and the rate against every other speed. */
-export function RetrievePanel({ build, prediction }: RetrievePanelProps) {
+export const RetrievePanel = memo(function RetrievePanel({ build, prediction }: RetrievePanelProps) {
   const { retrieve, system } = useBench((state) => state.settings);
   const speed = retrieveSpeed(retrieve);
   const bladeState = useBench((state) => state.bladeState);
@@ -70,7 +70,7 @@ export function RetrievePanel({ build, prediction }: RetrievePanelProps) {
       </div>
     </section>
   );
-}
+});
 
 function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; readonly system: UnitSystem }) {
   const id = useId();

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import type { BladePrediction, Prediction } from '@/core/predict';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
@@ -17,7 +18,7 @@ export interface SpinReadoutsProps {
 }
 
 /** What each blade does at the chosen speed, over the drawing that shows it. */
-export function SpinReadouts({ build, prediction, ratesBefore, system }: SpinReadoutsProps) {
+export const SpinReadouts = memo(function SpinReadouts({ build, prediction, ratesBefore, system }: SpinReadoutsProps) {
   const { blades } = prediction;
   return (
     <div aria-live="polite" className="flex flex-wrap gap-x-4">
@@ -34,7 +35,7 @@ export function SpinReadouts({ build, prediction, ratesBefore, system }: SpinRea
       ))}
     </div>
   );
-}
+});
 
 function Readouts({
   station,
@@ -104,7 +105,7 @@ function Readouts({
 }
 
 /** Two blades at their own rates fall in and out of step. */
-export function BeatReadouts({ beats }: { readonly beats: Prediction['beats'] }) {
+export const BeatReadouts = memo(function BeatReadouts({ beats }: { readonly beats: Prediction['beats'] }) {
   return beats.map(({ stations, at: [beat] }) =>
     beat ? (
       <BandedReadout
@@ -119,7 +120,7 @@ export function BeatReadouts({ beats }: { readonly beats: Prediction['beats'] })
       />
     ) : null,
   );
-}
+});
 
 /** The beat drawn: one second, a tick for each turn. */
 function OneSecond({ rateHz }: { readonly rateHz: number }) {

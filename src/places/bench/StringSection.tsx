@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import ArrowLeft from 'lucide-react/icons/arrow-left';
 import ArrowRight from 'lucide-react/icons/arrow-right';
 import type { Build } from '@/core/lure/lure';
@@ -25,7 +26,7 @@ export interface StringSectionProps {
 }
 
 /** The string and what can be done with the picked part of it. */
-export function StringSection(props: StringSectionProps) {
+export const StringSection = memo(function StringSection(props: StringSectionProps) {
   const { build, unit, onPickUnit, deeds, ...rest } = props;
   const isEmpty = build.strand.length === 0;
   return (
@@ -59,4 +60,4 @@ export function StringSection(props: StringSectionProps) {
       </div>
     </>
   );
-}
+});

@@ -7,7 +7,7 @@ import { writeLureFile } from '@/core/lure/lure-file';
 import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
 import { pick, useBench } from './bench-state';
-import { change, changeSettings, openLure, perform, saveWhole, startBench } from './bench-store';
+import { drawingStands, change, changeSettings, openLure, perform, saveWhole, startBench } from './bench-store';
 import { duplicateLure, importLureText, removeOpenLure, startNewLure } from './shelf';
 
 const state = () => useBench.getState();
@@ -30,6 +30,7 @@ const rename = (name: string) => change('rename', [{ kind: 'rename', name }]);
 let stop: () => void = () => undefined;
 beforeEach(async () => {
   vi.stubGlobal('window', { history: { replaceState: vi.fn() } });
+  drawingStands();
   stop = await startBench(null);
   const first = DEMO_LURES[0];
   if (first && state().lures.some(({ id }) => id === first.id)) await openLure(first.id);
@@ -48,6 +49,7 @@ describe('the open lure', () => {
     if (!other) throw new Error('there are three');
     await openLure(other.id);
     stop();
+    drawingStands();
     stop = await startBench(null);
     expect(lure().id).toBe(other.id);
     stop();

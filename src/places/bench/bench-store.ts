@@ -32,7 +32,7 @@ let stopWatching: () => void = () => undefined;
 
 /** @param wanted the id of the lure asked for by the page's address */
 export async function startBench(wanted: string | null): Promise<() => void> {
-  showLastDrawn(wanted);
+  if (showLastDrawn(wanted)) await drawing.stands;
   const [{ lures, rules, settings }, { DEMO_LURES }] = await Promise.all([openStores(), import('@/demo/scenario')]);
   const seeded = await lures.seed(DEMO_LURES);
   if (!seeded.ok) {
@@ -57,12 +57,24 @@ export async function startBench(wanted: string | null): Promise<() => void> {
   };
 }
 
+/** Told by the page once the first drawing is painted: what is not needed for it waits for that. */
+const drawing = (() => {
+  let tell: () => void = () => undefined;
+  const stands = new Promise<void>((resolve) => {
+    tell = resolve;
+  });
+  return { stands, tell };
+})();
+
+export const drawingStands = drawing.tell;
+
 /** Puts on the bench what stood there last, or on a first visit the lure a newcomer sees, until storage is open. */
-function showLastDrawn(wanted: string | null) {
+function showLastDrawn(wanted: string | null): boolean {
   const last = readLastDrawn(globalThis.localStorage);
   const lure = last?.lure ?? FIRST_LURE;
-  if (wanted !== null && wanted !== lure.id) return;
+  if (wanted !== null && wanted !== lure.id) return false;
   setState({ history: startHistory(lure), isPreview: true, ...(last ? { settings: last.settings } : {}) });
+  return true;
 }
 
 /** Storage cannot be used at all: a demo lure stands on the bench all the same and can be worked on and exported. */
