@@ -18,6 +18,18 @@ const choose = (name: string) => async (page: Page) => {
   await page.waitForTimeout(900);
 };
 
+const take = async (page: Page, id: string) => {
+  await page.getByRole('combobox', { name: /Find by size/ }).fill(id);
+  await page.locator(`[data-part="${id}"]`).click();
+};
+
+const thread = async (page: Page, id: string, kinds: string) => {
+  await page.getByRole('button', { name: 'Insert after' }).click();
+  await page.getByRole('radio', { name: kinds, exact: true }).click();
+  await take(page, id);
+  await page.waitForTimeout(300);
+};
+
 const PICTURES: readonly Picture[] = [
   { name: 'bench' },
   { name: 'bench-dark', dark: true, then: choose('Mirrow Drum') },
@@ -28,7 +40,7 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: 'Take off' }).click();
       await page.getByRole('option', { name: /Fluted/ }).click();
       await page.getByRole('button', { name: 'Swap this part' }).click();
-      await page.locator('[data-part=blade-willow-o4]').click();
+      await take(page, 'blade-willow-o4');
     },
   },
   {
@@ -41,6 +53,62 @@ const PICTURES: readonly Picture[] = [
     },
   },
   { name: 'bench-phone', width: 390, height: 844 },
+  {
+    name: 'bench-two',
+    then: async (page) => {
+      await page.getByRole('option', { name: 'Glass bead', exact: true }).click();
+      await thread(page, 'clevis-folded-1', 'clevises');
+      await page.getByRole('option', { name: 'Folded clevis #1' }).first().click();
+      await page.getByRole('button', { name: 'Hang on it' }).click();
+      await take(page, 'blade-willow-k3');
+      for (let i = 0; i < 3; i++) {
+        await page.getByRole('option', { name: 'Folded clevis #1' }).first().click();
+        await thread(page, 'bead-brass-4', 'beads');
+      }
+      await page.getByRole('option', { name: /Willow/ }).click();
+    },
+  },
+  {
+    name: 'own-blade',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'File' }).click();
+      await page.getByRole('menuitem', { name: 'Your own parts' }).click();
+      for (const [label, text] of [
+        ['Length', '26.4'],
+        ['Width', '16.8'],
+        ['Hole', '1.6'],
+        ['Root to hole', '1.1'],
+        ['Mass', '1.41'],
+        ['Crown', '2.3'],
+      ] as const) {
+        await page.getByLabel(label, { exact: true }).fill(text);
+        await page.keyboard.press('Tab');
+      }
+      await page.getByLabel('Crown').focus();
+    },
+  },
+  {
+    name: 'rules',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'File' }).click();
+      await page.getByRole('menuitem', { name: 'Your rules about hooks' }).click();
+      await page.getByLabel('Water or district it holds for').fill('Lake Hovna');
+      await page.getByLabel('Most hooks on a lure').fill('2');
+      await page.getByLabel('No barbs').check();
+      await page.getByLabel('Where you read it').fill('board at the landing');
+      await page.getByLabel('On the day').fill('2031-09-14');
+      await page.getByRole('button', { name: 'Add this rule' }).click();
+      await page.getByRole('list', { name: 'Rules' }).waitFor();
+    },
+  },
+  {
+    name: 'sheet',
+    height: 1240,
+    then: async (page) => {
+      await page.goto(`${base}/sheet?lure=hovna-lantern`);
+      await page.getByTestId('page').waitFor();
+    },
+  },
 ];
 
 const browser = await chromium.launch({
@@ -55,7 +123,7 @@ for (const { name, width = 1280, height = 800, dark, then } of PICTURES) {
   });
   const page = await context.newPage();
   await page.goto(`${base}/bench`);
-  await page.getByTestId('elevation').waitFor();
+  await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
   await page.locator('path.recharts-curve').first().waitFor();
   await then?.(page);
   await page.waitForTimeout(500);

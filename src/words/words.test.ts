@@ -17,7 +17,11 @@ import { costWords, findingWords, repairWords } from './finding-words';
 import { refusalWords } from './refusal-words';
 import { termWords } from './length-words';
 import { finishWords, KIND_WORDS, partLine, partMeasures, partTitle } from './part-words';
-import { stillWords } from './spin-words';
+import { misfits, NOWHERE } from '../core/lure/fit';
+import { familyRules } from '../core/family/families';
+import { misfitWords } from './fit-words';
+import { stallWords, stillWords } from './spin-words';
+import { HAZARD_WORDS, workWords } from './work-words';
 
 const SYSTEMS = ['metric', 'trade'] as const;
 
@@ -28,6 +32,18 @@ function expectWords(...texts: string[]) {
     expect(text.trim()).toBe(text);
   }
 }
+
+describe('where a blade stalls, in words', () => {
+  const stall = { outcome: 'stalls', lowMps: 0.35, highMps: 0.6, simulations: 9 } as const;
+
+  it('says the band, the twitch that starts it, and how the present speed stands to it', () => {
+    expect(stallWords(stall, 0.8, 'mps')).toBe('Stalls at 0.35 to 0.60 m/s; twitch it to 0.80 to start it.');
+    expect(stallWords(stall, 0.5, 'mps', true)).toBe('Stalls at 0.35 to 0.60 m/s. At this speed it may stop.');
+    expect(stallWords(stall, 0.2, 'mph', true)).toBe('Stalls at 0.78 to 1.34 mph. At this speed it stops.');
+    expect(stallWords({ outcome: 'doesNotTurn' }, 0.8, 'mps')).toBe('Does not keep turning at any speed.');
+    expectWords(stallWords({ outcome: 'outsideModel', quantity: 'planAreaM2', value: 0 }, 0.8, 'mps'));
+  });
+});
 
 describe('parts in words', () => {
   it.each(CATALOGUE.map((each) => [each.id, each] as const))(
@@ -106,6 +122,16 @@ describe('any lure that can be reached', () => {
               );
               expect(after.find(({ key }) => key === finding.key)?.severity ?? 'good').toBe('good');
               repaired++;
+            }
+          }
+          for (const step of familyRules(lure.family).work(lure.build)) {
+            expectWords(workWords(step, system));
+            for (const hazard of step.hazards) expectWords(HAZARD_WORDS[hazard]);
+          }
+          for (const { part: each } of Object.values(lure.build.items)) {
+            for (const misfit of misfits(each, { ...NOWHERE, through: { what: 'wire', diameterM: 0.002 } })) {
+              const { title, figure, why } = misfitWords(misfit, system);
+              expectWords(title, figure, why);
             }
           }
           for (const cost of costOfChange(start.build, lure.build)) expectWords(costWords(cost, lure.build, system));
