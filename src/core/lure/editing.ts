@@ -89,6 +89,7 @@ export function stepItem(build: Build, id: ItemId, direction: -1 | 1, leg: Leg |
   const neighbourIndex = direction < 0 ? from - 1 : from + length;
   const neighbour = build.strand[neighbourIndex];
   if (!neighbour) return [];
-  const passes = neighbour.item !== id && legsTogether(build, neighbour.item) ? 2 : 1;
+  // A whole part passes a whole clevis; a single leg goes in between its legs, which is how two are interleaved.
+  const passes = leg === null && neighbour.item !== id && legsTogether(build, neighbour.item) ? 2 : 1;
   return moveRun(from, length, direction < 0 ? from - passes : from + length + passes);
 }

@@ -9,6 +9,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { handlingCaution } from '@/words/caution-words';
 import { partMeasures, partTitle } from '@/words/part-words';
+import { useBench } from './bench-state';
 import { change } from './bench-store';
 import type { StringUnit } from './string-units';
 
@@ -19,11 +20,14 @@ export interface InspectorProps {
 }
 
 /** The picked part: what it is, what it measures, and what is set about it here. */
-export function Inspector({ unit, lure, system }: InspectorProps) {
+export function Inspector({ unit, lure: shown, system }: InspectorProps) {
+  // What is set here is set on the lure as it is: the hand can be quicker than the page around the drawing.
+  const lure = useBench((state) => state.history?.lure) ?? shown;
+  const item = unit?.item ? (lure.build.items[unit.item.id] ?? unit.item) : null;
   return (
     <section aria-label="Picked part" className="flex flex-col gap-2">
-      {unit?.item ? (
-        <ItemDetails key={unit.key} item={unit.item} lure={lure} system={system} />
+      {unit && item ? (
+        <ItemDetails key={unit.key} item={item} lure={lure} system={system} />
       ) : (
         <WireDetails build={lure.build} end={unit?.end ?? null} system={system} />
       )}

@@ -33,7 +33,7 @@ import {
   StringSection,
 } from './later';
 import { exportLure } from './export-lure';
-import { partDeeds, type PickerAim } from './part-deeds';
+import { partDeeds, type PartDeeds, type PickerAim } from './part-deeds';
 import { retrieveSpeed } from './speed';
 import { stringUnits, type StringUnit } from './string-units';
 import { useRatesBefore } from './use-rates-before';
@@ -167,6 +167,28 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
   );
 }
 
+/** The deeds as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
+function deedsOnLive(shown: PartDeeds, unit: StringUnit | null, openPicker: (aim: PickerAim) => void): PartDeeds {
+  const live = () => {
+    const build = useBench.getState().history?.lure.build;
+    if (!build) return shown;
+    const units = stringUnits(build);
+    const now =
+      units.find(({ key }) => key === unit?.key) ?? units.find(({ pick: each }) => each === unit?.pick) ?? null;
+    return partDeeds(now, units, build, openPicker);
+  };
+  return {
+    ...shown,
+    swap: () => live().swap(),
+    move: (direction) => live().move(direction),
+    takeOff: () => live().takeOff(),
+    insertBefore: () => live().insertBefore(),
+    insertAfter: () => live().insertAfter(),
+    insertInside: () => live().insertInside(),
+    hold: () => live().hold(),
+  };
+}
+
 /** One view for as long as its numbers stay: most edits move nothing of the stage. */
 function useView(scale: StageScale | null): StageView | null {
   const { widthPx = 0, heightPx = 0, pxPerMm = 0, originX = 0, originY = 0 } = scale ?? {};
@@ -195,7 +217,7 @@ function useAround(history: LureHistory, prediction: ReturnType<typeof predict>,
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??
     units.find(({ pick: each }) => each === picked) ??
     null;
-  const deeds = useMemo(() => partDeeds(unit, units, build, setAim), [unit, units, build]);
+  const deeds = useMemo(() => deedsOnLive(partDeeds(unit, units, build, setAim), unit, setAim), [unit, units, build]);
   const pickUnit = useCallback((next: StringUnit) => {
     setLeg(next.key);
     pick(next.pick);
