@@ -16,8 +16,8 @@ export interface MeasuringFigureProps {
 }
 
 const WIDTH = 430;
-const PLAN_HEIGHT = 150;
-const SIDE_HEIGHT = 74;
+const PLAN_HEIGHT = 138;
+const SIDE_HEIGHT = 64;
 
 /** The blade from above and from the side, with a line for each thing to measure. */
 export function MeasuringFigure({ pattern, shape, holeDiameterM, thicknessM, taking }: MeasuringFigureProps) {

@@ -104,21 +104,24 @@ export function MeasureBlade({
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto pr-1">
-      <MeasuringFigure
-        pattern={pattern}
-        shape={{
-          lengthM,
-          widthM,
-          cupDepthM: measured?.cupDepthM ?? usual.cupRatio * widthM,
-          holeOffsetM: measured?.holeOffsetM ?? REFERENCE_HOLE_OFFSET_M,
-        }}
-        holeDiameterM={draft.holeDiameterM ?? 0.0016}
-        thicknessM={measured?.thicknessM ?? usual.thicknessM}
-        taking={taking}
-      />
-      <p aria-live="polite" className="min-h-5 text-sm text-ink-soft">
-        {MEASURES.find(({ key }) => key === taking)?.how}
-      </p>
+      {/* The drawing stays in sight while the fields run under it. */}
+      <div className="sticky top-0 z-10 shrink-0 border-b border-line bg-panel pb-1">
+        <MeasuringFigure
+          pattern={pattern}
+          shape={{
+            lengthM,
+            widthM,
+            cupDepthM: measured?.cupDepthM ?? usual.cupRatio * widthM,
+            holeOffsetM: measured?.holeOffsetM ?? REFERENCE_HOLE_OFFSET_M,
+          }}
+          holeDiameterM={draft.holeDiameterM ?? 0.0016}
+          thicknessM={measured?.thicknessM ?? usual.thicknessM}
+          taking={taking}
+        />
+        <p aria-live="polite" className="min-h-5 text-sm text-ink-soft">
+          {MEASURES.find(({ key }) => key === taking)?.how}
+        </p>
+      </div>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2">
         <label className="flex flex-col gap-1 text-sm text-ink-soft">
           Pattern

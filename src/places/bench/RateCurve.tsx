@@ -51,7 +51,7 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
           label={{ value: 'speed, m/s', position: 'insideBottom', offset: -10, ...axis }}
         />
         <YAxis tick={axis} stroke="var(--line)" width={52} tickCount={4} allowDecimals={false} domain={[0, 'auto']} />
-        {stalls.map(({ station, stall }) =>
+        {stalls.map(({ station, stall }, blade) =>
           stall.outcome === 'stalls' ? (
             <ReferenceArea
               key={`stall ${station}`}
@@ -59,7 +59,11 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
               x2={Math.min(stall.highMps, FASTEST_SHOWN_MPS)}
               fill="var(--fault)"
               fillOpacity={0.12}
-              label={{ value: 'stalls', position: 'insideTop', fontSize: 12, fill: 'var(--ink-soft)' }}
+              label={
+                blade === 0
+                  ? { value: 'stalls', position: 'insideTop', fontSize: 12, fill: 'var(--ink-soft)' }
+                  : undefined
+              }
             />
           ) : null,
         )}
