@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { askCore as AskCore } from './core-client';
 import type { CoreWorker } from './core.worker';
 
 /** A worker's shape on a message channel: it can answer, fail, or say nothing more. */
@@ -48,7 +49,7 @@ const ask = (parts: number, silentAfterMs = 2000) =>
     silentAfterMs,
   );
 
-let askCore: typeof import('./core-client').askCore;
+let askCore: typeof AskCore;
 
 beforeEach(async () => {
   vi.stubGlobal('Worker', StandIn);
