@@ -10,6 +10,7 @@ import type { UnitSystem } from '@/core/units/write';
 import { MeasuringFigure, type BladeMeasure } from '@/drawing/MeasuringFigure';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
+import { SelectField } from '@/ui/SelectField';
 import { idFromName } from '@/core/lure/lure-id';
 import { agreementWords, measuredWords } from '@/words/measuring-words';
 import { addOwnParts } from './own-things';
@@ -28,6 +29,10 @@ const FINISHES: readonly Finish[] = [
   { name: 'chartreuse', hex: '#cfe23a', sheen: 'gloss' },
   { name: 'red', hex: '#a3182b', sheen: 'gloss' },
 ];
+
+const PATTERN_OPTIONS = BLADE_PATTERNS.map((value) => ({ value, name: PATTERNS[value].name }));
+const METAL_OPTIONS = SHEETS.map((value) => ({ value, name: MATERIALS[value].name }));
+const FINISH_OPTIONS = FINISHES.map(({ name }) => ({ value: name, name }));
 
 type Draft = { [K in BladeMeasure]: number | null };
 
@@ -123,34 +128,8 @@ export function MeasureBlade({
         </p>
       </div>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2">
-        <label className="flex flex-col gap-1 text-sm text-ink-soft">
-          Pattern
-          <select
-            className={FIELD}
-            value={pattern}
-            onChange={(event) => setPattern(BLADE_PATTERNS.find((each) => each === event.target.value) ?? pattern)}
-          >
-            {BLADE_PATTERNS.map((each) => (
-              <option key={each} value={each}>
-                {PATTERNS[each].name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex flex-col gap-1 text-sm text-ink-soft">
-          Metal
-          <select
-            className={FIELD}
-            value={material}
-            onChange={(event) => setMaterial(SHEETS.find((each) => each === event.target.value) ?? material)}
-          >
-            {SHEETS.map((each) => (
-              <option key={each} value={each}>
-                {MATERIALS[each].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField label="Pattern" value={pattern} options={PATTERN_OPTIONS} onChange={setPattern} />
+        <SelectField label="Metal" value={material} options={METAL_OPTIONS} onChange={setMaterial} />
         {MEASURES.map(({ key, label }) => (
           <QuantityField
             key={key}
@@ -182,8 +161,8 @@ export function MeasureBlade({
         )}
       </div>
       <div className="grid grid-cols-[1fr_1fr] gap-x-3 gap-y-2">
-        <FinishField label="Front" value={front} onChange={setFront} />
-        <FinishField label="Hollow side" value={back} onChange={setBack} />
+        <SelectField label="Front" value={front} options={FINISH_OPTIONS} onChange={setFront} />
+        <SelectField label="Hollow side" value={back} options={FINISH_OPTIONS} onChange={setBack} />
         <label className="col-span-2 flex flex-col gap-1 text-sm text-ink-soft">
           What you call it
           <input
@@ -202,29 +181,6 @@ export function MeasureBlade({
         <Button onClick={onBack}>Own parts</Button>
       </div>
     </div>
-  );
-}
-
-function FinishField({
-  label,
-  value,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-}) {
-  return (
-    <label className="flex flex-col gap-1 text-sm text-ink-soft">
-      {label}
-      <select className={FIELD} value={value} onChange={(event) => onChange(event.target.value)}>
-        {FINISHES.map((each) => (
-          <option key={each.name} value={each.name}>
-            {each.name}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }
 

@@ -1,19 +1,15 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { familyRules } from '@/core/family/families';
-import { cutLengths } from '@/core/lure/lengths';
-import { layOut } from '@/core/lure/layout';
 import { lureIdSchema, type Lure } from '@/core/lure/lure';
-import { lureMass } from '@/core/lure/mass';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { stores } from '@/data/stores';
-import { buildSheet } from '@/paper/build-sheet';
-import { PAPERS, type Measure, type Page, type PaperName } from '@/paper/page';
+import { PAPERS, type Measure, type PaperName } from '@/paper/page';
 import { PageSvg } from '@/paper/PageSvg';
 import { Button } from '@/ui/Button';
 import { saveFile } from '@/ui/save-file';
 import { today } from '@/ui/today';
+import { sheetOf } from './sheet-of';
 import { storageFailureWords } from '@/words/storage-words';
 
 type Opened =
@@ -30,7 +26,7 @@ export function BuildSheet() {
   const system = opened.state === 'open' ? opened.system : 'metric';
   const chosen = paper ?? (system === 'metric' ? 'a4' : 'letter');
   const page = useMemo(
-    () => (opened.state === 'open' && measure ? sheetOf(opened.lure, opened.system, chosen, measure) : null),
+    () => (opened.state === 'open' && measure ? sheetOf(opened.lure, opened.system, chosen, today(), measure) : null),
     [opened, chosen, measure],
   );
   if (opened.state === 'failed') {
@@ -105,27 +101,6 @@ export function BuildSheet() {
         <PageSvg page={page} className="block shrink-0 shadow-lg print:shadow-none" />
       </main>
     </>
-  );
-}
-
-function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, measure: Measure): Page {
-  const { build } = lure;
-  const layout = layOut(build);
-  const cuts = cutLengths(build, layout);
-  const rules = familyRules(lure.family);
-  return buildSheet(
-    {
-      lure,
-      familyName: rules.name,
-      layout,
-      cuts,
-      work: rules.work(build),
-      massKg: lureMass(build, cuts),
-      system,
-      paper,
-      day: today(),
-    },
-    measure,
   );
 }
 

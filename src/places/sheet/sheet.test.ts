@@ -4,15 +4,14 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { demoLure, edited, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
 import { readPdf } from '@/testing/read-pdf';
 import { DEMO_LURES } from '@/demo/scenario';
-import { familyRules } from '../core/family/families';
-import { seatPart, threadParts } from '../core/lure/editing';
-import { cutLengths } from '../core/lure/lengths';
-import { layOut } from '../core/lure/layout';
-import type { Lure } from '../core/lure/lure';
-import { lureMass } from '../core/lure/mass';
-import { buildSheet, CHECK_BAR_MM } from './build-sheet';
-import { PAPERS, wrap, type Mark, type Measure, type Page, type PaperName } from './page';
-import { pdfMeasure, writePdf, type FontFiles } from './write-pdf';
+import { familyRules } from '@/core/family/families';
+import { seatPart, threadParts } from '@/core/lure/editing';
+import { cutLengths } from '@/core/lure/lengths';
+import type { Lure } from '@/core/lure/lure';
+import { sheetOf as sheetOn } from './sheet-of';
+import { CHECK_BAR_MM } from '@/paper/build-sheet';
+import { PAPERS, wrap, type Mark, type Measure, type Page, type PaperName } from '@/paper/page';
+import { pdfMeasure, writePdf, type FontFiles } from '@/paper/write-pdf';
 
 const require = createRequire(import.meta.url);
 const type = (weight: number, letters: 'latin' | 'latin-ext') =>
@@ -34,26 +33,8 @@ beforeAll(async () => {
   measure = await pdfMeasure(FONTS);
 });
 
-function sheetOf(lure: Lure, paper: PaperName, system: 'metric' | 'trade' = 'metric'): Page {
-  const { build } = lure;
-  const layout = layOut(build);
-  const cuts = cutLengths(build, layout);
-  const rules = familyRules(lure.family);
-  return buildSheet(
-    {
-      lure,
-      familyName: rules.name,
-      layout,
-      cuts,
-      work: rules.work(build),
-      massKg: lureMass(build, cuts),
-      system,
-      paper,
-      day: '2031-09-14',
-    },
-    measure,
-  );
-}
+const sheetOf = (lure: Lure, paper: PaperName, system: 'metric' | 'trade' = 'metric'): Page =>
+  sheetOn(lure, system, paper, '2031-09-14', measure);
 
 describe.each(['a4', 'letter'] as const)('the build sheet on %s', (paper) => {
   it('as PDF: one page of the right size, the check bars 50.0 ± 0.2 mm and 2 in ± 0.2 mm', async () => {

@@ -1,0 +1,30 @@
+import { familyRules } from '@/core/family/families';
+import { cutLengths } from '@/core/lure/lengths';
+import { layOut } from '@/core/lure/layout';
+import type { Lure } from '@/core/lure/lure';
+import { lureMass } from '@/core/lure/mass';
+import type { UnitSystem } from '@/core/units/write';
+import { buildSheet } from '@/paper/build-sheet';
+import type { Measure, Page, PaperName } from '@/paper/page';
+
+/** The build sheet of a lure, with all that stands on it worked out. */
+export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: string, measure: Measure): Page {
+  const { build } = lure;
+  const layout = layOut(build);
+  const cuts = cutLengths(build, layout);
+  const rules = familyRules(lure.family);
+  return buildSheet(
+    {
+      lure,
+      familyName: rules.name,
+      layout,
+      cuts,
+      work: rules.work(build),
+      massKg: lureMass(build, cuts),
+      system,
+      paper,
+      day,
+    },
+    measure,
+  );
+}
