@@ -23,9 +23,11 @@ test('line per turn takes what people write; a wrong entry stays and is told wha
 }) => {
   await bench.open();
   const field = page.getByLabel('Line taken in by one handle turn');
-  await field.fill('26 in');
+  const before = await bench.rate();
+  await field.fill('30 in');
   await field.press('Enter');
-  await expect(field).toHaveValue('66.04 cm');
+  await expect(field).toHaveValue('76.2 cm');
+  await expect.poll(() => bench.rate()).toBeGreaterThan(before + 0.5);
   const rate = await bench.rate();
   await field.fill('a lot');
   await field.press('Enter');
@@ -37,7 +39,7 @@ test('line per turn takes what people write; a wrong entry stays and is told wha
   await field.press('Enter');
   await expect(page.getByText('from 5 cm to 300 cm would be right').or(page.getByText(/too much: from/))).toBeVisible();
   await field.press('Escape');
-  await expect(field).toHaveValue('66.04 cm');
+  await expect(field).toHaveValue('76.2 cm');
 });
 
 test('every figure says why and what would make it surer; the curve is drawn', async ({ bench, page }) => {
