@@ -111,12 +111,10 @@ export function predict(
 /** What each blade does at these speeds with the coefficients as they stand and no spread: for weighing many parts. */
 export function predictNominal(build: Build, water: Water, speedsMps: readonly number[]) {
   const density = waterDensity(water);
-  const ahead: Ahead[] = [];
-  for (const spinner of spinners(build, density)) {
-    const local = speedsMps.map((speed, i) => speed * passedBy(ahead, spinner, i));
-    ahead.push({ spinner, outcomes: steadySpin(spinner.blade(spinner.nominal), spinner.bearing, density, local) });
-  }
-  return ahead.map(({ spinner, outcomes }) => ({ station: spinner.station, outcomes }));
+  return turnAll(spinners(build, density), density, speedsMps).map(({ spinner, outcomes }) => ({
+    station: spinner.station,
+    outcomes,
+  }));
 }
 
 export interface StallPrediction {
@@ -139,14 +137,7 @@ export function stallSpeeds(build: Build, water: Water, state: BladeState = 'cle
     const lureSpeed = (localMps: number) => {
       let speed = localMps;
       for (let round = 0; round < WAKE_ROUNDS; round++) {
-        const ahead: Ahead[] = [];
-        for (const front of all.slice(0, index)) {
-          const local = speed * passedBy(ahead, front, 0);
-          ahead.push({
-            spinner: front,
-            outcomes: steadySpin(front.blade(front.nominal), front.bearing, density, [local]),
-          });
-        }
+        const ahead = turnAll(all.slice(0, index), density, [speed]);
         speed = localMps / passedBy(ahead, spinner, 0);
       }
       return speed;
@@ -161,6 +152,16 @@ export function stallSpeeds(build: Build, water: Water, state: BladeState = 'cle
 interface Ahead {
   readonly spinner: Spinner;
   readonly outcomes: readonly SpinOutcome[];
+}
+
+/** Each in the wake of those ahead of it, nose first, with the coefficients as they stand. */
+function turnAll(all: readonly Spinner[], density: number, speedsMps: readonly number[]): Ahead[] {
+  const ahead: Ahead[] = [];
+  for (const spinner of all) {
+    const local = speedsMps.map((speed, i) => speed * passedBy(ahead, spinner, i));
+    ahead.push({ spinner, outcomes: steadySpin(spinner.blade(spinner.nominal), spinner.bearing, density, local) });
+  }
+  return ahead;
 }
 
 /** Share of the lure's speed that the blades ahead leave at this place. */

@@ -101,24 +101,15 @@ function Across({
   word,
   wordAt,
 }: LineProps & { readonly from: number; readonly to: number; readonly y: number; readonly wordAt?: number }) {
-  const colour = on ? 'var(--accent)' : 'var(--ink-soft)';
   return (
-    <g stroke={colour} strokeWidth={on ? 3 : 1.2}>
-      <line x1={from} x2={to} y1={y} y2={y} />
-      <line x1={from} x2={from} y1={y - 4} y2={y + 4} />
-      <line x1={to} x2={to} y1={y - 4} y2={y + 4} />
-      <text
-        x={wordAt ?? (from + to) / 2}
-        y={wordAt === undefined ? y + 15 : y + 4}
-        textAnchor={wordAt === undefined ? 'middle' : 'end'}
-        fontSize={13}
-        fontWeight={on ? 700 : 400}
-        stroke="none"
-        fill={colour}
-      >
-        {word}
-      </text>
-    </g>
+    <Measured
+      on={on}
+      word={word}
+      d={`M${from} ${y}H${to}M${from} ${y - 4}v8M${to} ${y - 4}v8`}
+      x={wordAt ?? (from + to) / 2}
+      y={wordAt === undefined ? y + 15 : y + 4}
+      anchor={wordAt === undefined ? 'middle' : 'end'}
+    />
   );
 }
 
@@ -130,23 +121,39 @@ function Down({
   word,
   wordAbove,
 }: LineProps & { readonly x: number; readonly from: number; readonly to: number; readonly wordAbove?: boolean }) {
+  return (
+    <Measured
+      on={on}
+      word={word}
+      d={`M${x} ${from}V${to}M${x - 4} ${from}h8M${x - 4} ${to}h8`}
+      x={wordAbove ? x : x + 8}
+      y={wordAbove ? from - 6 : (from + to) / 2 + 4}
+      anchor={wordAbove ? 'middle' : 'start'}
+    />
+  );
+}
+
+/** A dimension line with its word; the one being taken stands out. */
+function Measured({
+  on,
+  word,
+  d,
+  x,
+  y,
+  anchor,
+}: LineProps & {
+  readonly d: string;
+  readonly x: number;
+  readonly y: number;
+  readonly anchor: 'start' | 'middle' | 'end';
+}) {
   const colour = on ? 'var(--accent)' : 'var(--ink-soft)';
   return (
-    <g stroke={colour} strokeWidth={on ? 3 : 1.2}>
-      <line x1={x} x2={x} y1={from} y2={to} />
-      <line x1={x - 4} x2={x + 4} y1={from} y2={from} />
-      <line x1={x - 4} x2={x + 4} y1={to} y2={to} />
-      <text
-        x={wordAbove ? x : x + 8}
-        y={wordAbove ? from - 6 : (from + to) / 2 + 4}
-        textAnchor={wordAbove ? 'middle' : 'start'}
-        fontSize={13}
-        fontWeight={on ? 700 : 400}
-        stroke="none"
-        fill={colour}
-      >
+    <>
+      <path d={d} fill="none" stroke={colour} strokeWidth={on ? 3 : 1.2} />
+      <text x={x} y={y} textAnchor={anchor} fontSize={13} fontWeight={on ? 700 : 400} fill={colour}>
         {word}
       </text>
-    </g>
+    </>
   );
 }

@@ -4,7 +4,7 @@
  */
 import type { CutLength } from '../core/lure/lengths';
 import type { Layout } from '../core/lure/layout';
-import type { Lure } from '../core/lure/lure';
+import { childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
 import type { WorkStep } from '../core/lure/work-step';
 import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
@@ -222,28 +222,15 @@ function partsInto(column: Column, { lure, system }: BuildSheetInput) {
 
 /** What the wire goes through, each with what hangs on it, then the ends. */
 function partsInOrder({ build }: Lure): { part: Part; extra: string }[] {
-  const seen = new Set<string>();
-  const found: { part: Part; extra: string }[] = [];
-  const visit = (id: string) => {
-    const item = Object.values(build.items).find((each) => each.id === id);
-    if (!item || seen.has(id)) return;
-    seen.add(id);
-    const fold = item.foldRad ? `folded ${Math.round((item.foldRad * 180) / Math.PI)}°` : '';
-    found.push({
-      part: item.part,
-      extra: [item.role ?? '', item.pinched ? 'barb pinched' : '', fold].filter(Boolean).join(', '),
+  const withHeld = (item: Item): Item[] => [item, ...childrenOf(build, item.id).flatMap(withHeld)];
+  // A clevis stands on the strand twice, once for each leg.
+  const threaded = [...new Set(build.strand.map(({ item }) => item))].map((id) => itemOf(build, id));
+  return [...childrenOf(build, 'nose'), ...threaded, ...childrenOf(build, 'tail')]
+    .flatMap(withHeld)
+    .map(({ part, role, pinched, foldRad }) => {
+      const fold = foldRad ? `folded ${Math.round((foldRad * 180) / Math.PI)}°` : '';
+      return { part, extra: [role ?? '', pinched ? 'barb pinched' : '', fold].filter(Boolean).join(', ') };
     });
-    hangingOn(id);
-  };
-  const hangingOn = (parent: string) => {
-    for (const { id, seat } of Object.values(build.items)) {
-      if ((seat.on === 'item' && seat.item === parent) || (seat.on === 'end' && seat.end === parent)) visit(id);
-    }
-  };
-  hangingOn('nose');
-  for (const { item } of build.strand) visit(item);
-  hangingOn('tail');
-  return found;
 }
 
 function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {
