@@ -29,32 +29,56 @@ let settingsOnTheWay = 0;
 /** Damaged records are told of once, not at every change. */
 let toldDamaged = '';
 let stopWatching: () => void = () => undefined;
+/** Ends the following of lists and settings in storage; null until storage could be opened. */
+let stopFollowing: (() => void) | null = null;
 
 /** @param wanted the id of the lure asked for by the page's address */
 export async function startBench(wanted: string | null): Promise<() => void> {
   if (showLastDrawn(wanted)) await drawing.stands;
-  const [{ lures, rules, settings }, { DEMO_LURES }] = await Promise.all([openStores(), import('@/demo/scenario')]);
-  const seeded = await lures.seed(DEMO_LURES);
+  const seeded = await seed();
   if (!seeded.ok) {
     showWithoutStorage(seeded.failure);
-    return () => undefined;
+    return stopBench;
   }
+  const { settings } = await openStores();
   setState({ settings: await settings.read() });
-  await refreshList();
+  await follow();
   const all = getState().lures;
   const ids = [wanted, getState().settings.lastLure];
   const first = ids.map((id) => all.find((lure) => lure.id === id)).find((lure) => lure !== undefined) ?? all[0];
   if (first) await openLure(first.id);
   else showWithoutStorage(null);
+  return stopBench;
+}
+
+async function seed() {
+  const [{ lures }, { DEMO_LURES }] = await Promise.all([openStores(), import('@/demo/scenario')]);
+  return lures.seed(DEMO_LURES);
+}
+
+/** Shows what storage holds beside the open lure, and whatever becomes of it, in this tab or another. */
+async function follow() {
+  const { lures, rules, settings } = await openStores();
+  await refreshList();
   const stops = [
     lures.watchList(() => void refreshList()),
     rules.watch((read) => setState({ rules: read })),
     settings.watch((value) => settingsOnTheWay === 0 && setState({ settings: value })),
   ];
-  return () => {
-    stopWatching();
-    for (const stop of stops) stop();
-  };
+  stopFollowing = () => stops.forEach((stop) => stop());
+}
+
+function stopBench() {
+  stopWatching();
+  stopFollowing?.();
+  stopFollowing = null;
+}
+
+/** Storage that could not be used when the page came takes work now: what the start left undone is made up for. */
+async function catchUp(id: LureId) {
+  await seed();
+  await watch(id);
+  await follow();
 }
 
 /** Told by the page once the first drawing is painted: what is not needed for it waits for that. */
@@ -244,6 +268,7 @@ export async function saveWhole() {
   }
   if (current !== history) return saveWhole();
   setState({ saving: { state: 'saved' } });
+  if (stopFollowing === null) await catchUp(stored.history.lure.id);
 }
 
 /** Waits until all that was done is written, or cannot be. */
