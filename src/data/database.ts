@@ -1,6 +1,8 @@
-/** The one database: lures with their history, the user's own parts and rules, and settings. Nothing else in the app touches storage. */
+/** The one database: lures with their history and what a list shows of them, the user's own parts and rules, and settings. Nothing else in the app touches storage. */
 import Dexie, { type EntityTable } from 'dexie';
-import { addItemStates } from '../core/lure/migrate';
+import * as z from 'zod/mini';
+import { familySchema, madeSchema, type Lure, type LureId } from '../core/lure/lure';
+import { addItemStates, oneStatePerItem } from '../core/lure/migrate';
 import { StorageError } from './failure';
 
 /** As stored: not trusted until parsed. `rev` rises by one with every write. */
@@ -9,6 +11,19 @@ export interface StoredLure {
   rev: number;
   changedAt: number;
   history: unknown;
+}
+
+/** What a list of lures shows of each without opening it. Written with the lure, in the same transaction. */
+export interface ShelfEntry {
+  id: string;
+  name: string;
+  family: string;
+  isMade: boolean;
+  changedAt: number;
+}
+
+export function shelfEntryOf(lure: Pick<Lure, 'id' | 'name' | 'family' | 'made'>, changedAt: number): ShelfEntry {
+  return { id: lure.id, name: lure.name, family: lure.family, isMade: lure.made !== null, changedAt };
 }
 
 /** A part the user measured or took in; not trusted until parsed. */
@@ -27,13 +42,18 @@ export interface StoredSetting {
   value: unknown;
 }
 
+const shownOnShelf = z.object({
+  lure: z.object({ name: z.string(), family: familySchema, made: z.nullable(madeSchema) }),
+});
+
 const DATABASE_NAME = 'mazurka';
-const SCHEMA_VERSION = 2;
+const SCHEMA_VERSION = 3;
 /** Dexie keeps ten steps of the browser's own version number for each of its own. */
 const STEPS_PER_VERSION = 10;
 
 export class MazurkaDatabase extends Dexie {
   lures!: EntityTable<StoredLure, 'id'>;
+  shelf!: EntityTable<ShelfEntry, 'id'>;
   parts!: EntityTable<StoredPart, 'id'>;
   rules!: EntityTable<StoredRule, 'id'>;
   settings!: EntityTable<StoredSetting, 'key'>;
@@ -41,7 +61,7 @@ export class MazurkaDatabase extends Dexie {
   constructor(name = DATABASE_NAME) {
     super(name);
     this.version(1).stores({ lures: 'id, changedAt', settings: 'key' });
-    this.version(SCHEMA_VERSION)
+    this.version(2)
       .stores({ parts: 'id', rules: 'id' })
       .upgrade((transaction) =>
         transaction
@@ -51,6 +71,20 @@ export class MazurkaDatabase extends Dexie {
             row.history = addItemStates(row.history);
           }),
       );
+    this.version(SCHEMA_VERSION)
+      .stores({ shelf: 'id, changedAt' })
+      .upgrade(async (transaction) => {
+        const entries: ShelfEntry[] = [];
+        await transaction
+          .table<StoredLure>('lures')
+          .toCollection()
+          .modify((row) => {
+            row.history = oneStatePerItem(row.history);
+            const known = shownOnShelf.safeParse(row.history);
+            if (known.success) entries.push(shelfEntryOf({ ...known.data.lure, id: row.id as LureId }, row.changedAt));
+          });
+        await transaction.table<ShelfEntry>('shelf').bulkPut(entries);
+      });
   }
 
   /** Opens if needed. @throws StorageError `blocked` while another tab holds an older version open, `newerVersion` for a later schema. */

@@ -8,7 +8,7 @@ import type { Lure, LureId } from '../core/lure/lure';
 import { freeId } from '../core/lure/lure-id';
 import type { Refusal } from '../core/lure/structure';
 import type { MazurkaDatabase } from './database';
-import { type StoredLure } from './database';
+import { shelfEntryOf, type ShelfEntry, type StoredLure } from './database';
 import { StorageError } from './failure';
 import { guarded, type Stored } from './guarded';
 
@@ -25,6 +25,9 @@ export type PerformResult =
       readonly refusal: Refusal | { readonly code: 'nothingToDo' };
     };
 
+/** Records read between two pauses. */
+const LOOKED_AT_ONCE = 8;
+
 const SEEDED_KEY = 'seeded';
 
 export class LureStore {
@@ -37,34 +40,49 @@ export class LureStore {
   seed(lures: readonly Lure[]): Promise<Stored<void>> {
     const { database } = this;
     return this.guarded(() =>
-      database.transaction('rw', database.lures, database.settings, async () => {
+      database.transaction('rw', database.lures, database.shelf, database.settings, async () => {
         if (await database.settings.get(SEEDED_KEY)) return;
         const at = this.now();
         // A lure can be here before the first seeding: kept when storage would not take the rest.
         const here = new Set(await database.lures.toCollection().primaryKeys());
+        const fresh = lures.filter(({ id }) => !here.has(id));
         // The first listed is the newest, so that it is the one opened.
         await database.lures.bulkAdd(
-          lures
-            .filter(({ id }) => !here.has(id))
-            .map((lure, i) => ({ id: lure.id, rev: 1, changedAt: at - i, history: startHistory(lure) })),
+          fresh.map((lure, i) => ({ id: lure.id, rev: 1, changedAt: at - i, history: startHistory(lure) })),
         );
+        await database.shelf.bulkPut(fresh.map((lure, i) => shelfEntryOf(lure, at - i)));
         await database.settings.put({ key: SEEDED_KEY, value: true });
       }),
     );
   }
 
-  /** Every readable lure, last changed first; damaged records are named, not dropped. */
-  list(): Promise<Stored<{ lures: Lure[]; damaged: string[] }>> {
+  /** What a list shows of every lure, last changed first. No lure is opened for it. */
+  list(): Promise<Stored<readonly ShelfEntry[]>> {
+    return this.guarded(() => this.database.shelf.orderBy('changedAt').reverse().toArray());
+  }
+
+  /**
+   * Looks through every record, a few at a time, and names those that are damaged; they are left as they are. A sound one
+   * that the shelf does not know is put on it.
+   * @param pause lets other work go on between two looks
+   */
+  damaged(pause: () => Promise<void>): Promise<Stored<readonly string[]>> {
     return this.guarded(async () => {
-      const rows = await this.database.lures.orderBy('changedAt').reverse().toArray();
-      const lures: Lure[] = [];
-      const damaged: string[] = [];
-      for (const row of rows) {
-        const parsed = lureHistorySchema.safeParse(row.history);
-        if (parsed.success) lures.push(parsed.data.lure);
-        else damaged.push(row.id);
+      const { lures, shelf } = this.database;
+      const found: string[] = [];
+      const onShelf = new Set(await shelf.toCollection().primaryKeys());
+      const ids = await lures.toCollection().primaryKeys();
+      for (let from = 0; from < ids.length; from += LOOKED_AT_ONCE) {
+        const rows = await lures.bulkGet(ids.slice(from, from + LOOKED_AT_ONCE));
+        for (const row of rows) {
+          if (!row) continue;
+          const parsed = lureHistorySchema.safeParse(row.history);
+          if (!parsed.success) found.push(row.id);
+          else if (!onShelf.has(row.id)) await shelf.put(shelfEntryOf(parsed.data.lure, row.changedAt));
+        }
+        await pause();
       }
-      return { lures, damaged };
+      return found;
     });
   }
 
@@ -76,10 +94,10 @@ export class LureStore {
   add(lure: Lure): Promise<Stored<Lure>> {
     const { database } = this;
     return this.guarded(() =>
-      database.transaction('rw', database.lures, async () => {
+      database.transaction('rw', database.lures, database.shelf, async () => {
         const taken = new Set(await database.lures.toCollection().primaryKeys());
         const stored = { ...lure, id: freeId(lure.id, taken) };
-        await database.lures.add({ id: stored.id, rev: 1, changedAt: this.now(), history: startHistory(stored) });
+        await this.write({ id: stored.id, rev: 1, history: startHistory(stored) });
         return stored;
       }),
     );
@@ -89,18 +107,24 @@ export class LureStore {
   remove(id: LureId): Promise<Stored<StoredLure | null>> {
     const { database } = this;
     return this.guarded(() =>
-      database.transaction('rw', database.lures, async () => {
+      database.transaction('rw', database.lures, database.shelf, async () => {
         const row = await database.lures.get(id);
         await database.lures.delete(id);
+        await database.shelf.delete(id);
         return row ?? null;
       }),
     );
   }
 
   putBack(row: StoredLure): Promise<Stored<void>> {
-    return this.guarded(async () => {
-      await this.database.lures.put(row);
-    });
+    const { database } = this;
+    return this.guarded(() =>
+      database.transaction('rw', database.lures, database.shelf, async () => {
+        await database.lures.put(row);
+        const parsed = lureHistorySchema.safeParse(row.history);
+        if (parsed.success) await database.shelf.put(shelfEntryOf(parsed.data.lure, row.changedAt));
+      }),
+    );
   }
 
   /** Does one deed on the stored lure. `based` is what the caller sees: when it is current its result is written as is. */
@@ -108,14 +132,14 @@ export class LureStore {
     const { database } = this;
     const id = based.history.lure.id;
     return this.guarded(() =>
-      database.transaction('rw', database.lures, async (): Promise<PerformResult> => {
+      database.transaction('rw', database.lures, database.shelf, async (): Promise<PerformResult> => {
         const row = await database.lures.get(id);
         const onOthersWork = row !== undefined && row.rev !== based.rev;
         const current = row && !onOthersWork ? based : row ? parseRow(row, id) : { ...based, rev: 0 };
         const result = performDeed(current.history, deed);
         if (!result.ok) return { outcome: 'refused', open: current, refusal: result.refusal };
         const rev = current.rev + 1;
-        await database.lures.put({ id, rev, changedAt: this.now(), history: result.history });
+        await this.write({ id, rev, history: result.history });
         return { outcome: 'done', open: { history: result.history, rev }, onOthersWork };
       }),
     );
@@ -129,16 +153,23 @@ export class LureStore {
     const { database } = this;
     const { lure } = open.history;
     return this.guarded(() =>
-      database.transaction('rw', database.lures, async () => {
+      database.transaction('rw', database.lures, database.shelf, async () => {
         const row = await database.lures.get(lure.id);
         const isBeside = row !== undefined && row.rev !== open.rev;
         const taken = isBeside ? new Set(await database.lures.toCollection().primaryKeys()) : new Set<string>();
         const kept = isBeside ? { ...lure, id: freeId(lure.id, taken) } : lure;
         const saved = { history: { ...open.history, lure: kept }, rev: isBeside ? 1 : open.rev + 1 };
-        await database.lures.put({ id: kept.id, rev: saved.rev, changedAt: this.now(), history: saved.history });
+        await this.write({ id: kept.id, rev: saved.rev, history: saved.history });
         return { open: saved, isBeside };
       }),
     );
+  }
+
+  /** Writes a lure and what lists show of it. Within a transaction on both. */
+  private async write({ id, rev, history }: { id: LureId; rev: number; history: LureHistory }): Promise<void> {
+    const changedAt = this.now();
+    await this.database.lures.put({ id, rev, changedAt, history });
+    await this.database.shelf.put(shelfEntryOf(history.lure, changedAt));
   }
 
   private guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
@@ -156,7 +187,7 @@ export class LureStore {
 
   /** Calls back when any lure is added, changed or removed. */
   watchList(onChange: () => void): () => void {
-    const subscription = liveQuery(() => this.database.lures.orderBy('changedAt').keys()).subscribe({
+    const subscription = liveQuery(() => this.database.shelf.orderBy('changedAt').keys()).subscribe({
       next: onChange,
       error: () => undefined,
     });

@@ -6,12 +6,13 @@ import { partsFileProblemWords } from '@/words/problem-words';
 import { CATALOGUE } from '../core/parts/catalogue';
 import { readPartsFile, writePartsFile } from '../core/parts/parts-file';
 import type { Part } from '../core/parts/part';
-import { startHistory } from '../core/lure/history';
+import { lureHistorySchema, startHistory } from '../core/lure/history';
 import type { HookRule } from '../core/lure/hook-rule';
 import { lureIdSchema } from '../core/lure/lure';
-import { readLureFile, writeLureFile } from '../core/lure/lure-file';
-import { addItemStates } from '../core/lure/migrate';
+import { readLureFile } from '../core/lure/lure-file';
+import { addItemStates, oneStatePerItem } from '../core/lure/migrate';
 import { MazurkaDatabase } from './database';
+import version2 from '@/testing/suvra-needle.v2.json';
 import type { Stored } from './guarded';
 import { readLastDrawn, writeLastDrawn } from './last-drawn';
 import { LureStore } from './lure-store';
@@ -69,7 +70,7 @@ describe('own parts', () => {
     if (!reading.ok) throw new Error('it was just written');
     expect(writePartsFile(reading.parts)).toBe(text);
     expect(new Set(reading.parts)).toHaveLength(CATALOGUE.length);
-    const spoiled = text.replace('"diameterM":0.0009', '"diameterM":"thin"');
+    const spoiled = text.replace('"diameterM":0.00065', '"diameterM":"thin"');
     const faulty: [string, string, RegExp][] = [
       [text.slice(0, 500), 'notJson', /damaged/],
       ['{"format":"mazurka-lure","version":1}', 'notAPartsFile', /not a Mazurka parts file/],
@@ -111,39 +112,72 @@ describe('own rules', () => {
 });
 
 describe('what an earlier Mazurka wrote', () => {
-  const now = demoLure('suvra-needle');
-  /** The same as version 1 had it: items without fold and pinched barb. */
-  const before = <T>(thing: T): T =>
+  /** A file as version 2 wrote it, and the same as version 1 did: items without fold and pinched barb. */
+  const version1 = (file: unknown): unknown =>
     JSON.parse(
-      JSON.stringify(thing, (key, each: unknown) => (key === 'foldRad' || key === 'pinched' ? undefined : each)),
-    ) as T;
+      JSON.stringify(file, (key, each: unknown) =>
+        key === 'foldRad' || key === 'pinched' ? undefined : key === 'version' ? 1 : each,
+      ),
+    );
+  const asLure = (file: unknown) => {
+    const reading = readLureFile(JSON.stringify(file));
+    if (!reading.ok) throw new Error(JSON.stringify(reading.problem));
+    return reading.lure;
+  };
+  const now = demoLure('suvra-needle');
 
-  it('a lure file of version 1 opens as the same lure', () => {
-    const old = before(JSON.parse(writeLureFile(now))) as { version: number };
-    const reading = readLureFile(JSON.stringify({ ...old, version: 1 }));
-    expect(reading).toEqual({ ok: true, lure: now });
+  it('lure files of versions 1 and 2 open as the lure they were', () => {
+    expect(asLure(version2)).toEqual(now);
+    expect(asLure(version1(version2))).toEqual(now);
+  });
+
+  it('keeps what the hand had done, in the items and in the changes that can be undone', () => {
+    const adjust = (changes: object, item = 'hook-1') => ({ kind: 'adjust', item, changes });
+    const { lure } = version2 as { lure: unknown };
+    const history = {
+      lure,
+      past: [
+        { code: 'barb', edits: [adjust({ pinched: true })], inverse: [adjust({ pinched: false })] },
+        { code: 'nothing', edits: [adjust({ cutLengthM: 0.01 })], inverse: [adjust({ cutLengthM: null })] },
+        {
+          code: 'tube',
+          edits: [adjust({ cutLengthM: 0.01 }, 'shrinkTube-1')],
+          inverse: [adjust({ cutLengthM: null }, 'shrinkTube-1')],
+        },
+      ],
+      future: [],
+    };
+    const parsed = lureHistorySchema.parse(oneStatePerItem(history));
+    expect(parsed.past.map(({ edits }) => edits)).toEqual([
+      [adjust({ state: { of: 'hook', pinched: true } })],
+      [adjust({ state: { of: 'tube', cutLengthM: 0.01 } }, 'shrinkTube-1')],
+    ]);
   });
 
   it('leaves alone what is no item, and what has been brought forward already', () => {
     const history = startHistory(now);
-    expect(addItemStates(history)).toEqual(history);
-    expect(addItemStates(before(history))).toEqual(history);
-    for (const odd of [null, 7, 'x', [], { seat: 1 }]) expect(addItemStates(odd)).toEqual(odd);
+    expect(oneStatePerItem(history)).toEqual(history);
+    for (const odd of [null, 7, 'x', [], { seat: 1 }]) {
+      expect(addItemStates(odd)).toEqual(odd);
+      expect(oneStatePerItem(odd)).toEqual(odd);
+    }
   });
 
   it('a database of version 1 is brought forward with its lures, damaged ones as they are', async () => {
     const name = `own-${++names}`;
     const old = new Dexie(name);
     old.version(1).stores({ lures: 'id, changedAt', settings: 'key' });
+    const { lure } = version1(version2) as { lure: unknown };
     await old.table('lures').bulkAdd([
-      { id: now.id, rev: 3, changedAt: 1, history: before(startHistory(now)) },
+      { id: now.id, rev: 3, changedAt: 1, history: { lure, past: [], future: [] } },
       { id: 'spoiled', rev: 1, changedAt: 0, history: 'gnawed' },
     ]);
     old.close();
     const { database } = open(name);
     const store = new LureStore(database, () => 5);
-    const list = value(await store.list());
-    expect(list).toEqual({ lures: [now], damaged: ['spoiled'] });
+    const entry = { id: now.id, name: now.name, family: 'inlineSpinner', isMade: now.made !== null, changedAt: 1 };
+    expect(value(await store.list())).toEqual([entry]);
+    expect(value(await store.damaged(() => Promise.resolve()))).toEqual(['spoiled']);
     const read = value(await store.read(lureIdSchema.parse(now.id)));
     expect(read).toEqual({ rev: 3, history: startHistory(now) });
     expect((await database.lures.get('spoiled'))?.history).toBe('gnawed');
@@ -163,7 +197,7 @@ describe('a clock that was set back', () => {
     expect(done).toMatchObject({ outcome: 'done', onOthersWork: false, open: { rev: 2 } });
     const stale = value(await store.perform(lure, rename('From an older page')));
     expect(stale).toMatchObject({ outcome: 'done', onOthersWork: true, open: { rev: 3 } });
-    expect(value(await store.list()).lures.map(({ name }) => name)).toEqual(['Mirrow Drum', 'From an older page']);
+    expect(value(await store.list()).map(({ name }) => name)).toEqual(['Mirrow Drum', 'From an older page']);
   });
 });
 

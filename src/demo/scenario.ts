@@ -10,6 +10,13 @@ import raw from './scenario.json';
 import { FIRST_LURE } from './first-lure';
 import suvraNeedle from './lures/suvra-needle.json';
 import mirrowDrum from './lures/mirrow-drum.json';
+import torvaneLanes from './lures/torvane-lanes.json';
+import lommerClapper from './lures/lommer-clapper.json';
+import stolkKettle from './lures/stolk-kettle.json';
+import aspPair from './lures/asp-pair.json';
+import halvaneTwins from './lures/halvane-twins.json';
+import aalmoLink from './lures/aalmo-link.json';
+import okkelWisp from './lures/okkel-wisp.json';
 
 const personSchema = z.strictObject({ name: shortText, trade: shortText, about: z.string() });
 const waterSchema = z.strictObject({
@@ -38,5 +45,15 @@ export const SCENARIO = scenarioSchema.parse(raw);
 /** The finished demo lures, the first of which a newcomer sees. The slug is the lure's id. */
 export const DEMO_LURES: readonly Lure[] = [
   FIRST_LURE,
-  ...[suvraNeedle, mirrowDrum].map((file) => lureFileSchema.parse(file).lure),
+  ...[
+    suvraNeedle,
+    mirrowDrum,
+    torvaneLanes,
+    lommerClapper,
+    stolkKettle,
+    aspPair,
+    halvaneTwins,
+    aalmoLink,
+    okkelWisp,
+  ].map((file) => lureFileSchema.parse(file).lure),
 ];

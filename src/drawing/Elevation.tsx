@@ -1,13 +1,13 @@
 'use client';
 
-import { useMemo, useRef } from 'react';
+import { useLayoutEffect, useMemo, useRef, type ReactNode, type RefObject } from 'react';
 import type { Finding } from '../core/lure/finding';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
 import { showLength, type UnitSystem } from '../core/units/write';
-import { drawElevation, type Pick } from './drawn-things';
+import { drawElevation, linePose, type DrawnThing, type PagePose, type Pick } from './drawn-things';
+import { paintThings } from './paint-canvas';
 import { Rule } from './Rule';
-import { PaintDefs, Shapes } from './Shapes';
 import type { StageView } from './stage-view';
 import type { Motion } from './motion';
 import { useTurning } from './use-turning';
@@ -24,25 +24,34 @@ export interface ElevationProps {
   readonly picked: Pick | null;
   readonly onPick: (pick: Pick) => void;
   readonly label: string;
+  /** What lies over the drawing and is taken hold of there. */
+  readonly children?: ReactNode;
 }
 
 export function Elevation(props: ElevationProps) {
   const { build, layout, view, motions, findings, system, picked, onPick, label } = props;
   const things = useMemo(() => drawElevation(build, layout), [build, layout]);
-  const defs = useMemo(() => <PaintDefs shapes={things.flatMap(({ shapes }) => shapes)} />, [things]);
   const behind = useRef<HTMLCanvasElement>(null);
+  const still = useRef<HTMLCanvasElement>(null);
   const before = useRef<HTMLCanvasElement>(null);
-  useTurning(behind, before, motions, view, props.slowedBy, props.still);
+  useTurning(behind, before, motions, layout, view, props.slowedBy, props.still);
+  useStill(still, things, view);
 
   const pickAt = (target: EventTarget) => {
     const found = target instanceof Element ? target.closest('[data-pick]')?.getAttribute('data-pick') : null;
     if (found) onPick(found as Pick);
   };
-  const hung = motions.filter(({ clevis }) => clevis !== null);
-  const mm = `translate(${view.originX} ${view.originY}) scale(${view.pxPerMm})`;
+  const hung = layout.path ? [] : motions.filter(({ clevis }) => clevis !== null);
   return (
     <div role="presentation" onClick={(event) => pickAt(event.target)} className="relative cursor-pointer select-none">
       <canvas ref={behind} aria-hidden className="absolute inset-0 size-full" />
+      <canvas ref={still} aria-hidden data-testid="still" className="absolute inset-0 size-full" />
+      <canvas
+        ref={before}
+        aria-hidden
+        data-testid="near-side"
+        className="pointer-events-none absolute inset-0 size-full"
+      />
       <svg
         role="img"
         aria-label={label}
@@ -53,41 +62,15 @@ export function Elevation(props: ElevationProps) {
         data-testid="elevation"
         data-px-per-mm={view.pxPerMm}
       >
-        {defs}
         {motions.map((motion) => (
-          <Sweep key={motion.station} motion={motion} view={view} />
+          <g key={motion.station} transform={onLine(view, linePose(layout, motion.line))}>
+            <Sweep motion={motion} pxPerMm={view.pxPerMm} />
+            <SweepHit motion={motion} pxPerMm={view.pxPerMm} />
+          </g>
         ))}
-        <g transform={mm}>
-          {things.map(({ pick, atMm, mirrored, shapes }) => (
-            <g key={pick} data-pick={pick} transform={`translate(${atMm} 0)${mirrored ? ' scale(-1 1)' : ''}`}>
-              <Shapes shapes={shapes} />
-            </g>
-          ))}
-        </g>
-        {motions.map((motion) => (
-          <SweepHit key={motion.station} motion={motion} view={view} />
+        {things.map((thing, i) => (
+          <Hit key={`${thing.pick} ${i}`} thing={thing} view={view} isPicked={thing.pick === picked} />
         ))}
-        {things.map(({ pick, hit }) => {
-          const isPicked = pick === picked;
-          const [x, width] = [view.originX + hit.x0 * view.pxPerMm, (hit.x1 - hit.x0) * view.pxPerMm];
-          const half = hit.halfHeight * view.pxPerMm;
-          return (
-            <rect
-              key={pick}
-              data-pick={pick}
-              x={x - 3}
-              width={Math.max(width + 6, 1)}
-              y={view.originY - half - 3}
-              height={2 * half + 6}
-              rx={4}
-              fill="transparent"
-              stroke={isPicked ? 'var(--accent)' : 'none'}
-              strokeWidth={2}
-              strokeDasharray="5 3"
-              pointerEvents={pick === 'wire' ? 'none' : undefined}
-            />
-          );
-        })}
         <FreeRoom layout={layout} view={view} system={system} />
         {hung.map((motion, i) => (
           <RestReach
@@ -101,26 +84,93 @@ export function Elevation(props: ElevationProps) {
         ))}
         <Rule view={view} system={system} />
       </svg>
-      <canvas
-        ref={before}
-        aria-hidden
-        data-testid="near-side"
-        className="pointer-events-none absolute inset-0 size-full"
-      />
+      {props.children}
     </div>
   );
 }
 
+/** Everything that stands still, painted anew only when it or the stage is another. */
+function useStill(
+  ref: RefObject<HTMLCanvasElement | null>,
+  things: readonly DrawnThing[],
+  { widthPx, heightPx, pxPerMm, originX, originY }: StageView,
+) {
+  useLayoutEffect(() => {
+    const canvas = ref.current;
+    const context = canvas?.getContext('2d');
+    if (!canvas || !context) return;
+    const ratio = window.devicePixelRatio || 1;
+    const [width, height] = [Math.round(widthPx * ratio), Math.round(heightPx * ratio)];
+    if (canvas.width !== width || canvas.height !== height) [canvas.width, canvas.height] = [width, height];
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.clearRect(0, 0, width, height);
+    const scale = ratio * pxPerMm;
+    context.setTransform(scale, 0, 0, scale, originX * ratio, originY * ratio);
+    paintThings(context, things);
+  }, [ref, things, widthPx, heightPx, pxPerMm, originX, originY]);
+}
+
+/** From pixels on the stage to pixels along a line of the lure: x along it from its origin, y to its right. */
+function onLine(view: StageView, line: PagePose): string {
+  const [x, y] = [view.originX + line.xMm * view.pxPerMm, view.originY + line.yMm * view.pxPerMm];
+  return `translate(${x} ${y}) rotate(${(line.turnRad * 180) / Math.PI})`;
+}
+
+/** Where a press means this thing, and the dashes about it when it is picked. */
+function Hit({
+  thing,
+  view,
+  isPicked,
+}: {
+  readonly thing: DrawnThing;
+  readonly view: StageView;
+  readonly isPicked: boolean;
+}) {
+  const { pick, line, hit, liftMm, way } = thing;
+  const px = view.pxPerMm;
+  if (way !== null) {
+    return (
+      <path
+        data-pick={pick}
+        d={way}
+        transform={`translate(${view.originX} ${view.originY}) scale(${px})`}
+        fill="none"
+        stroke={isPicked ? 'var(--accent)' : 'transparent'}
+        strokeOpacity={isPicked ? 0.35 : 1}
+        strokeWidth={14 / px}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
+    );
+  }
+  const half = hit.halfHeight * px;
+  return (
+    <rect
+      data-pick={pick}
+      transform={onLine(view, line)}
+      x={hit.x0 * px - 3}
+      width={Math.max((hit.x1 - hit.x0) * px + 6, 1)}
+      y={-half - liftMm * px - 3}
+      height={2 * half + 6}
+      rx={4}
+      fill="transparent"
+      stroke={isPicked ? 'var(--accent)' : 'none'}
+      strokeWidth={2}
+      strokeDasharray="5 3"
+      pointerEvents={pick === 'wire' && liftMm === 0 && hit.halfHeight < 1 && line.turnRad === 0 ? 'none' : undefined}
+    />
+  );
+}
+
 /** The ring the tip runs on, seen almost edge on. */
-function Sweep({ motion, view }: { readonly motion: Motion; readonly view: StageView }) {
+function Sweep({ motion, pxPerMm }: { readonly motion: Motion; readonly pxPerMm: number }) {
   const { holeM, dropM, reachM, spreadRad, rateHz } = motion;
   if (rateHz === 0) return null;
-  const x = view.toX(holeM + reachM * Math.cos(spreadRad));
-  const radius = (dropM + reachM * Math.sin(spreadRad)) * 1000 * view.pxPerMm;
+  const radius = (dropM + reachM * Math.sin(spreadRad)) * 1000 * pxPerMm;
   return (
     <ellipse
-      cx={x}
-      cy={view.originY}
+      cx={(holeM + reachM * Math.cos(spreadRad)) * 1000 * pxPerMm}
+      cy={0}
       rx={radius * 0.09}
       ry={radius}
       fill="none"
@@ -132,21 +182,20 @@ function Sweep({ motion, view }: { readonly motion: Motion; readonly view: Stage
 }
 
 /** Where a press means the blade: anywhere it sweeps that no other part lies; and its clevis on the wire. */
-function SweepHit({ motion, view }: { readonly motion: Motion; readonly view: StageView }) {
+function SweepHit({ motion, pxPerMm }: { readonly motion: Motion; readonly pxPerMm: number }) {
   const { station, clevis, holeM, dropM, reachM, spreadRad } = motion;
-  const [hole, tip] = [view.toX(holeM), view.toX(holeM + reachM * Math.cos(spreadRad))];
-  const px = (lengthM: number) => lengthM * 1000 * view.pxPerMm;
+  const px = (lengthM: number) => lengthM * 1000 * pxPerMm;
+  const [hole, tip] = [px(holeM), px(holeM + reachM * Math.cos(spreadRad))];
   const radius = px(dropM + reachM * Math.sin(spreadRad)) + 4;
-  const y = view.originY;
   return (
     <>
-      <path data-pick={station} d={`M${hole - 4} ${y}L${tip + 4} ${y - radius}V${y + radius}Z`} fill="transparent" />
+      <path data-pick={station} d={`M${hole - 4} 0L${tip + 4} ${-radius}V${radius}Z`} fill="transparent" />
       {clevis && (
         <rect
           data-pick={clevis.item}
-          x={view.toX(clevis.foreM) - 2}
+          x={px(clevis.foreM) - 2}
           width={px(clevis.aftM - clevis.foreM) + 4}
-          y={y - px(dropM)}
+          y={-px(dropM)}
           height={2 * px(dropM)}
           fill="transparent"
         />
@@ -231,10 +280,16 @@ function FreeRoom({
   readonly system: UnitSystem;
 }) {
   const { x0M, x1M } = layout.freeRoom;
-  const [x0, x1] = [view.toX(x0M), view.toX(x1M)];
-  const y = view.originY - 4.2 * view.pxPerMm;
+  if (x1M <= x0M) return null;
+  const px = 1000 * view.pxPerMm;
+  const [x0, x1] = layout.path ? [x0M * px, x1M * px] : [view.toX(x0M), view.toX(x1M)];
+  const y = (layout.path ? 0 : view.originY) - 4.2 * view.pxPerMm;
   return (
-    <g className="text-ink-soft" aria-hidden>
+    <g
+      className="text-ink-soft"
+      aria-hidden
+      transform={layout.path ? onLine(view, linePose(layout, 'run')) : undefined}
+    >
       <path d={`M${x0} ${y + 8}V${y}H${x1}V${y + 8}`} fill="none" stroke="currentColor" strokeWidth={1.2} />
       <text x={x1 > 90 ? x1 : x0} y={y - 6} fontSize={12} textAnchor={x1 > 90 ? 'end' : 'start'} fill="currentColor">
         {`${showLength(x1M - x0M, system)} free`}

@@ -15,11 +15,12 @@ export interface PartPortraitProps {
 export const PartPortrait = memo(function PartPortrait({ part, width, height, scale }: PartPortraitProps) {
   const drawn = portrait(part);
   const fit = Math.min(scale, (width - 4) / drawn.width, (height - 4) / drawn.height);
-  const left = (width - drawn.width * fit) / 2;
+  const left = (width - drawn.width * fit) / 2 - (drawn.left ?? 0) * fit;
+  const top = height / 2 - (drawn.middle ?? 0) * fit;
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="shrink-0">
       <PaintDefs shapes={drawn.shapes} />
-      <g transform={`translate(${left} ${height / 2}) scale(${fit})`}>
+      <g transform={`translate(${left} ${top}) scale(${fit})`}>
         <Shapes shapes={drawn.shapes} />
       </g>
     </svg>

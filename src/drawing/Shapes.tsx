@@ -4,7 +4,7 @@ import type { Shape } from './shape';
 
 /** Shapes as SVG paths. Paints are named by what they are, so the same one is defined once per drawing. */
 export const Shapes = memo(function Shapes({ shapes }: { readonly shapes: readonly Shape[] }) {
-  return shapes.map(({ d, fill, stroke, strokeWidth, opacity, round }, i) => (
+  return shapes.map(({ d, fill, stroke, strokeWidth, opacity, round, dash }, i) => (
     <path
       key={i}
       d={d}
@@ -14,6 +14,7 @@ export const Shapes = memo(function Shapes({ shapes }: { readonly shapes: readon
       opacity={opacity}
       strokeLinecap={round ? 'round' : undefined}
       strokeLinejoin="round"
+      strokeDasharray={dash?.join(' ')}
     />
   ));
 });

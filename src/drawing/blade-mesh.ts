@@ -6,7 +6,8 @@
 import { FILM_LOBE, PATTERNS } from '../core/parts/blade-pattern';
 import { chordRatio, filmLobe, hollowDepth } from '../core/parts/outline';
 import type { BladePattern, OutlineShape } from '../core/parts/blade-pattern';
-import type { Blade, FilmBlade, Finish } from '../core/parts/part';
+import { DELTA_LOBE, deltaLobe } from '../core/parts/delta-form';
+import type { Blade, DeltaBlade, FilmBlade, Finish } from '../core/parts/part';
 import { darker, lighter, mix } from './colour';
 import { polygon, scatter, type Point } from './path';
 import type { Shape } from './shape';
@@ -49,6 +50,18 @@ export function lobeOfFilm(film: FilmBlade): Lobe {
     texture: 'smooth',
     finish: film.finish,
     backFinish: film.finish,
+  };
+}
+
+export function lobeOfDelta(blade: DeltaBlade): Lobe {
+  return {
+    ...deltaLobe(blade),
+    outline: DELTA_LOBE,
+    pattern: null,
+    holeDiameterM: blade.boreM,
+    texture: 'smooth',
+    finish: blade.finish,
+    backFinish: blade.finish,
   };
 }
 

@@ -9,7 +9,7 @@ import { bladeReach, planArea } from '../core/parts/outline';
 import { threadParts } from '../core/lure/editing';
 import { itemOf } from '../core/lure/lure';
 import { layOut } from '../core/lure/layout';
-import { filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { deltaSeats, filmSeats, spinSeats } from '../core/lure/spin-seats';
 import { bladeMesh, lobeOfBlade, poseBlade, type BladePose } from './blade-mesh';
 import { mix } from './colour';
 import { drawElevation } from './drawn-things';
@@ -105,10 +105,14 @@ describe('the elevation', () => {
       const layout = layOut(lure.build);
       const things = drawElevation(lure.build, layout);
       const picks = new Set(things.map(({ pick }) => pick));
-      const moving = new Set(spinSeats(lure.build, layout).flatMap(({ item, clevis }) => [item.id, clevis.item.id]));
-      for (const id of Object.keys(lure.build.items))
-        expect(picks.has(itemId(id)) || moving.has(itemId(id))).toBe(true);
-      for (const end of ['wire', 'nose', 'tail'] as const) expect(picks).toContain(end);
+      const moving = new Set(spinSeats(lure.build, layout).flatMap(({ item, clevis }) => [item.id, clevis?.item.id]));
+      for (const { id, part: each } of Object.values(lure.build.items)) {
+        // Buzz blades turn; strips are drawn with the band that holds them.
+        const isElsewhere = moving.has(id) || each.kind === 'deltaBlade' || each.kind === 'skirtLayer';
+        expect(picks.has(id) || isElsewhere).toBe(true);
+      }
+      for (const end of layout.path ? (['wire', 'tail'] as const) : (['wire', 'nose', 'tail'] as const))
+        expect(picks).toContain(end);
       for (const { item, x0M, x1M } of layout.strand) {
         const drawn = things.find(({ pick }) => pick === item.id);
         if (!drawn || item.part.kind === 'shrinkTube' || item.part.kind === 'dressing') continue;
@@ -175,7 +179,12 @@ describe('the stage', () => {
         [2000, 500],
       ] as const) {
         const layout = layOut(build);
-        const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), predict(build, LAKE_WATER, [0.8]));
+        const motions = motionsOf(
+          spinSeats(build, layout),
+          filmSeats(layout),
+          deltaSeats(layout),
+          predict(build, LAKE_WATER, [0.8]),
+        );
         const view = viewOf(stageScale(layout, motions, width, height));
         expect(view.heightPx).toBeLessThanOrEqual(height + 1);
         expect(view.toX(layout.x0M)).toBeGreaterThanOrEqual(0);

@@ -1,27 +1,50 @@
 /** The side elevation of a build as shapes: everything but the turning blades and their clevises, which move. */
 import { eyeLengthM } from '../core/parts/hook-form';
 import { isBored } from '../core/parts/profile';
-import type { Layout, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/layout';
-import type { Build, End, Item, ItemId } from '../core/lure/lure';
+import type { Layout, Line, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/layout';
+import { stateOf } from '../core/lure/item-state';
+import { childrenOf, wireEnd, type Build, type End, type Item, type ItemId } from '../core/lure/lure';
+import { skirtForm } from '../core/lure/skirt-form';
+import { spinSeats } from '../core/lure/spin-seats';
 import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
 import { paintOf } from './paint';
 import { faceOnShapes } from './blade-mesh';
+import { bodyShapes, headShapes, keeperShapes, lockShapes, swivelShapes } from './bait-shapes';
+import { bentEndShapes, leadPaths, wireStrokes } from './bent-wire';
 import { boredShapes, dressingShapes, hookShapes, ringShapes } from './part-shapes';
+import { skirtShapes, trailerShapes } from './soft-shapes';
 import type { Shape } from './shape';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
 /** What can be picked on the drawing and on the string. */
-export type Pick = ItemId | 'wire' | End;
+export type Pick = ItemId | 'wire' | End | 'tie';
 
 export interface DrawnThing {
   readonly pick: Pick;
-  /** Where its own x = 0 lies, mm; mirrored things run to the nose. */
+  /** The line it lies along: its origin on the page, mm, y down, and how far it is turned clockwise. */
+  readonly line: PagePose;
+  /** Where its own x = 0 lies on that line and how far above it, mm; mirrored things run to the nose. */
   readonly atMm: number;
+  readonly liftMm: number;
   readonly mirrored: boolean;
   readonly shapes: readonly Shape[];
-  /** Box to hit, mm: from, to and half height about the axis. */
+  /** Box to hit on the line, mm: from, to and half height about the axis. */
   readonly hit: { readonly x0: number; readonly x1: number; readonly halfHeight: number };
+  /** A way to hit instead of the box, in the thing's own coordinates: a bent wire. */
+  readonly way: string | null;
+}
+
+export interface PagePose {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly turnRad: number;
+}
+
+/** A line of the layout as it lies on the page. */
+export function linePose(layout: Layout, line: Line): PagePose {
+  const { xM, yM, angleRad } = layout.lines[line];
+  return { xMm: xM * MM, yMm: -yM * MM, turnRad: -angleRad };
 }
 
 const MM = 1000;
@@ -51,6 +74,14 @@ function partShapes(part: Part, flipped: boolean): Shape[] {
       return dressingShapes(part);
     case 'blade':
       return faceOnShapes(part);
+    case 'head':
+      return headShapes(part);
+    case 'swivel':
+      return swivelShapes(part);
+    case 'body':
+      return bodyShapes(part);
+    case 'keeper':
+      return keeperShapes(part);
     default:
       return isBored(part) ? boredShapes(part, flipped) : [];
   }
@@ -58,42 +89,119 @@ function partShapes(part: Part, flipped: boolean): Shape[] {
 
 /** Back to front. */
 export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
-  const chain = layout.off.filter(({ how, item }) => how === 'hung' && item.part.kind !== 'blade');
-  const tied = layout.off.filter(({ how }) => how === 'tied');
-  const over = layout.off.filter(({ how }) => how === 'over');
-  // Clevises and films turn; they are painted with the blades.
-  const onWire = layout.strand.filter(({ item: { part } }) => part.kind !== 'clevis' && part.kind !== 'filmBlade');
-  const hanging = layout.off.filter(
-    ({ item, parent }) => item.part.kind === 'blade' && !layout.clevises.some((clevis) => clevis.item.id === parent),
+  const chain = layout.off.filter(
+    ({ how, item, line }) => how === 'hung' && item.part.kind !== 'blade' && line !== 'head',
   );
+  const tied = layout.off.filter(({ how, line }) => how === 'tied' && line !== 'head');
+  const over = layout.off.filter(({ how }) => how === 'over');
+  // Clevises, films and buzz blades turn; they are painted with the blades.
+  const onWire = layout.strand.filter(({ item: { part } }) => !TURNS.has(part.kind));
+  const turning = spinSeats(build, layout).map(({ item }) => item.id);
+  const hanging = layout.off.filter(({ item }) => item.part.kind === 'blade' && !turning.includes(item.id));
+  const off = (placed: PlacedOff) => drawOff(layout, placed);
+  const onHead = layout.off.filter(({ line }) => line === 'head');
+  const bait = (kinds: readonly Part['kind'][]) => onHead.filter(({ item }) => kinds.includes(item.part.kind)).map(off);
   return [
     endLoop('tail', build, layout),
-    endLoop('nose', build, layout),
-    ...[...hanging, ...chain, ...tied].map(drawOff),
+    ...(layout.path ? [] : [endLoop('nose', build, layout)]),
+    ...[...hanging, ...chain, ...tied].map(off),
+    ...bait(['hook', 'dressing', 'keeper']),
+    ...onHead.filter(({ item }) => item.part.kind === 'trailer').map((placed) => drawTrailer(layout, placed)),
+    ...lead(build, layout),
     shaft(build, layout),
-    ...onWire.filter(({ item }) => item.part.kind !== 'shrinkTube').map((entry) => drawEntry(entry)),
-    ...over.map(drawOff),
+    ...bait(['head']),
+    ...onHead.filter(({ item }) => item.part.kind === 'skirt').map((placed) => drawSkirt(build, layout, placed)),
+    ...onHead.filter(({ item }) => item.part.kind === 'softWire').map((placed) => drawLock(layout, placed)),
+    ...onWire.filter(({ item }) => item.part.kind !== 'shrinkTube').map((entry) => drawEntry(layout, entry)),
+    ...over.map(off),
     ...onWire.filter(({ item }) => item.part.kind === 'shrinkTube').map((entry) => drawTube(entry, layout)),
   ];
 }
 
+const TURNS: ReadonlySet<Part['kind']> = new Set(['clevis', 'filmBlade', 'deltaBlade']);
+
 function thing(
   pick: Pick,
+  line: PagePose,
   x0M: number,
   x1M: number,
   halfHeightM: number,
   shapes: Shape[],
-  mirrored = false,
+  look: { readonly mirrored?: boolean; readonly liftM?: number; readonly way?: string } = {},
 ): DrawnThing {
   const [x0, x1] = [x0M * MM, x1M * MM];
-  return { pick, atMm: mirrored ? x1 : x0, mirrored, shapes, hit: { x0, x1, halfHeight: halfHeightM * MM } };
+  const { mirrored = false, liftM = 0, way = null } = look;
+  const hit = { x0, x1, halfHeight: halfHeightM * MM };
+  return { pick, line, atMm: mirrored ? x1 : x0, liftMm: liftM * MM, mirrored, shapes, hit, way };
 }
 
-function shaft(build: Build, { shaft: span, wireDiameterM }: Layout): DrawnThing {
+/** The bent part of the wire, from the head to the arm. */
+function lead(build: Build, { path, wireDiameterM }: Layout): DrawnThing[] {
+  if (!path) return [];
+  const { finish } = build.carrier.wire;
+  const wire = wireDiameterM * MM;
+  const paths = leadPaths(path);
+  return [
+    thing(
+      'wire',
+      PAGE_ORIGIN,
+      0,
+      0,
+      0,
+      paths.flatMap((d) => wireStrokes(d, wire, finish.hex)),
+      { way: paths.join('') },
+    ),
+  ];
+}
+
+const PAGE_ORIGIN: PagePose = { xMm: 0, yMm: 0, turnRad: 0 };
+
+function drawTrailer(layout: Layout, { item, x0M, x1M, offAxisM }: PlacedOff): DrawnThing {
+  const { part } = item;
+  const shapes =
+    part.kind === 'trailer' ? ofItem(item, () => trailerShapes(part, stateOf(item, 'trailer'), item.flipped)) : [];
+  const half = part.kind === 'trailer' ? part.bodyM / 2 : 0;
+  return thing(item.id, linePose(layout, 'head'), x0M, x1M, half, shapes, { liftM: offAxisM });
+}
+
+/** A skirt's drawing hangs on the layers in it too: it is made anew when any of them is another. */
+const skirts = new WeakMap<Item, { readonly held: readonly Item[]; readonly shapes: Shape[] }>();
+
+function drawSkirt(build: Build, layout: Layout, { item, x0M, x1M }: PlacedOff): DrawnThing {
+  const held = childrenOf(build, item.id);
+  const last = skirts.get(item);
+  const isSame = last?.held.length === held.length && last.held.every((each, i) => each === held[i]);
+  const shapes = isSame && last ? last.shapes : skirtShapes(item, skirtForm(build, item));
+  if (!isSame) skirts.set(item, { held, shapes });
+  return thing(item.id, linePose(layout, 'head'), x0M, x1M, 0.006, shapes);
+}
+
+function drawLock(layout: Layout, { item, x0M, x1M, parent }: PlacedOff): DrawnThing {
+  const skirt = layout.off.find((each) => each.item.id === parent)?.item.part;
+  const collarM = skirt?.kind === 'skirt' ? skirt.collarDiameterM : 0.006;
+  const { part } = item;
+  const shapes = part.kind === 'softWire' ? lockShapes(part, stateOf(item, 'lock').turns, collarM, x1M - x0M) : [];
+  return thing(item.id, linePose(layout, 'head'), x0M, x1M, collarM / 2, shapes);
+}
+
+/** Shapes of a piece in the state it is in; they stay while the item does. */
+const pieces = new WeakMap<Item, Shape[]>();
+
+function ofItem(item: Item, make: () => Shape[]): Shape[] {
+  let shapes = pieces.get(item);
+  if (!shapes) {
+    shapes = make();
+    pieces.set(item, shapes);
+  }
+  return shapes;
+}
+
+function shaft(build: Build, layout: Layout): DrawnThing {
+  const { shaft: span, wireDiameterM } = layout;
   const radius = (wireDiameterM * MM) / 2;
   const length = (span.x1M - span.x0M) * MM;
   const shapes = [{ d: rectangle(0, -radius, length, radius), fill: paintOf(build.carrier.wire.finish, 'across') }];
-  return thing('wire', span.x0M, span.x1M, Math.max(wireDiameterM / 2, 0.0008), shapes);
+  return thing('wire', linePose(layout, 'run'), span.x0M, span.x1M, Math.max(wireDiameterM / 2, 0.0008), shapes);
 }
 
 /** Loop and wraps. Local x runs from the outer end of the loop inward, so that both ends are one drawing. */
@@ -123,6 +231,17 @@ function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
     { x: loop + wire * 0.6, y: 0 },
   ]);
   const ring = ellipse(loop / 2, 0, radius, radius);
+  if (placed.form === 'bentLoop' || placed.form === 'bentOver') {
+    const bent = wireEnd(build.carrier, end);
+    return thing(
+      end,
+      linePose(layout, 'run'),
+      placed.x0M,
+      placed.x1M,
+      placed.loopInsideRadiusM + layout.wireDiameterM,
+      bentEndShapes(bent, wire, hex),
+    );
+  }
   const shapes: Shape[] =
     placed.form === 'plain'
       ? []
@@ -135,18 +254,19 @@ function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
         ];
   const x0M = Math.min(placed.x0M, placed.wraps.x0M);
   const x1M = Math.max(placed.x1M, placed.wraps.x1M);
-  return thing(end, x0M, x1M, placed.loopInsideRadiusM + layout.wireDiameterM, shapes, end === 'tail');
+  const halfM = placed.loopInsideRadiusM + layout.wireDiameterM;
+  return thing(end, linePose(layout, 'run'), x0M, x1M, halfM, shapes, { mirrored: end === 'tail' });
 }
 
-function drawEntry({ item, x0M, x1M, radiusM }: PlacedEntry): DrawnThing {
-  const shapes = shapesOf(item);
-  return thing(item.id, x0M, Math.max(x1M, x0M), radiusM, shapes);
+function drawEntry(layout: Layout, { item, x0M, x1M, radiusM }: PlacedEntry): DrawnThing {
+  return thing(item.id, linePose(layout, 'run'), x0M, Math.max(x1M, x0M), radiusM, shapesOf(item));
 }
 
-function drawOff({ item, x0M, x1M, forward }: PlacedOff): DrawnThing {
+function drawOff(layout: Layout, { item, line, x0M, x1M, forward, offAxisM }: PlacedOff): DrawnThing {
   const { part } = item;
   const mirrored = forward && !isBored(part);
-  return thing(item.id, x0M, x1M, halfHeightOff(part), shapesOf(item), mirrored);
+  const liftM = line === 'head' ? offAxisM : 0;
+  return thing(item.id, linePose(layout, line), x0M, x1M, halfHeightOff(part), shapesOf(item), { mirrored, liftM });
 }
 
 function halfHeightOff(part: Part): number {
@@ -159,6 +279,12 @@ function halfHeightOff(part: Part): number {
       return part.bulkM / 2;
     case 'blade':
       return part.widthM / 2;
+    case 'head':
+      return part.heightM / 2;
+    case 'body':
+      return part.diameterM / 2;
+    case 'swivel':
+      return part.barrelDiameterM / 2;
     case 'bell':
       return 0.005;
     default:
@@ -170,7 +296,7 @@ function halfHeightOff(part: Part): number {
 function drawTube(entry: PlacedEntry, layout: Layout): DrawnThing {
   const { item, x0M, x1M } = entry;
   const { part } = item;
-  if (part.kind !== 'shrinkTube') return drawEntry(entry);
+  if (part.kind !== 'shrinkTube') return drawEntry(layout, entry);
   const wall = part.suppliedWallM * 1.6;
   const least = part.recoveredBoreM / 2 + wall;
   const { tail, wireDiameterM: d } = layout;
@@ -197,7 +323,7 @@ function drawTube(entry: PlacedEntry, layout: Layout): DrawnThing {
     return { x, y: Math.max(y * 0.94, beside.reduce((sum, each) => sum + each, 0) / beside.length) };
   });
   const halfHeightM = Math.max(...profile.map(({ y }) => y)) / MM;
-  return thing(item.id, x0M, x1M, halfHeightM, [
+  return thing(item.id, linePose(layout, 'run'), x0M, x1M, halfHeightM, [
     {
       d: turned([{ x: 0, y: 0 }, ...profile, { x: (x1M - x0M) * MM, y: 0 }]),
       fill: paintOf(part.finish, 'across'),

@@ -1,16 +1,21 @@
 /** How each thing that turns stands at the chosen speed: what the drawing shows of a prediction. */
+import { DELTA_COEFFICIENTS } from '../core/hydro/delta-blade';
 import { filmSpread, FILM_COEFFICIENTS } from '../core/hydro/film-blade';
 import { referenceCoefficients } from '../core/hydro/spin-blade';
+import { stateOf } from '../core/lure/item-state';
+import type { Line } from '../core/lure/layout';
 import type { ItemId } from '../core/lure/lure';
-import type { FilmSeat, SpinSeat } from '../core/lure/spin-seats';
+import type { DeltaSeat, FilmSeat, SpinSeat } from '../core/lure/spin-seats';
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { bladeReach } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
 import type { Prediction } from '../core/predict';
-import { lobeOfBlade, lobeOfFilm, type Lobe } from './blade-mesh';
+import { lobeOfBlade, lobeOfDelta, lobeOfFilm, type Lobe } from './blade-mesh';
 
 export interface Motion {
   readonly station: ItemId;
+  /** The line it turns about. */
+  readonly line: Line;
   readonly lobe: Lobe;
   readonly clevis: {
     readonly item: ItemId;
@@ -30,14 +35,19 @@ export interface Motion {
   /** The widest it usually stands, so that the stage does not move with the speed, rad. */
   readonly usualSpreadRad: number;
   readonly setAngleRad: number;
-  /** A film has two lobes, half a turn apart. */
+  /** A film has two lobes, half a turn apart; a buzz blade up to four. */
   readonly phasesRad: readonly number[];
 }
 
 /** Spread of a blade that hangs still, drawn just off the body. */
 const HANGING_SPREAD_RAD = 0.12;
 
-export function motionsOf(seats: readonly SpinSeat[], films: readonly FilmSeat[], prediction: Prediction): Motion[] {
+export function motionsOf(
+  seats: readonly SpinSeat[],
+  films: readonly FilmSeat[],
+  deltas: readonly DeltaSeat[],
+  prediction: Prediction,
+): Motion[] {
   const turning = (station: ItemId) => {
     const at = prediction.blades.find((each) => each.station === station)?.at[0];
     return at?.outcome === 'turning' ? at : null;
@@ -47,8 +57,9 @@ export function motionsOf(seats: readonly SpinSeat[], films: readonly FilmSeat[]
     const at = turning(item.id);
     return {
       station: item.id,
+      line: seat.line,
       lobe: lobeOfBlade(blade),
-      clevis: { item: clevis.item.id, part: clevis.clevis, foreM: clevis.foreM, aftM: clevis.aftM },
+      clevis: clevis && { item: clevis.item.id, part: clevis.clevis, foreM: clevis.foreM, aftM: clevis.aftM },
       holeM: seat.holeM,
       dropM: seat.dropM,
       reachM: bladeReach(blade),
@@ -61,9 +72,10 @@ export function motionsOf(seats: readonly SpinSeat[], films: readonly FilmSeat[]
     };
   });
   const threaded = films.map(({ item, film, hubM }): Motion => {
-    const spreadRad = filmSpread(item.foldRad ?? 0);
+    const spreadRad = filmSpread(stateOf(item, 'film').foldRad);
     return {
       station: item.id,
+      line: 'run',
       lobe: lobeOfFilm(film),
       clevis: null,
       holeM: hubM,
@@ -77,5 +89,20 @@ export function motionsOf(seats: readonly SpinSeat[], films: readonly FilmSeat[]
       phasesRad: [0, Math.PI],
     };
   });
-  return [...hung, ...threaded];
+  const buzzing = deltas.map(({ item, blade, tipsM }): Motion => ({
+    station: item.id,
+    line: 'run',
+    lobe: lobeOfDelta(blade),
+    clevis: null,
+    holeM: tipsM,
+    dropM: 0,
+    reachM: blade.spanM / 2,
+    flipped: false,
+    rateHz: turning(item.id)?.rateHz.value ?? 0,
+    spreadRad: Math.PI / 2,
+    usualSpreadRad: Math.PI / 2,
+    setAngleRad: (blade.hand === 'right' ? 1 : -1) * DELTA_COEFFICIENTS.setAngleRad,
+    phasesRad: Array.from({ length: blade.lobes }, (_, i) => (i / blade.lobes) * 2 * Math.PI),
+  }));
+  return [...hung, ...threaded, ...buzzing];
 }

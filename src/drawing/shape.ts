@@ -8,4 +8,6 @@ export interface Shape {
   readonly strokeWidth?: number;
   readonly opacity?: number;
   readonly round?: boolean;
+  /** On and off along the stroke. */
+  readonly dash?: readonly [number, number];
 }

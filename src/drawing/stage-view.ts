@@ -1,5 +1,6 @@
 /** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
 import type { Layout } from '../core/lure/layout';
+import { pointOn } from '../core/lure/wire-path';
 import type { Motion } from './motion';
 
 export interface StageScale {
@@ -34,27 +35,48 @@ export function viewOf(scale: StageScale): StageView {
   return { ...scale, toX: (xM) => scale.originX + xM * 1000 * scale.pxPerMm };
 }
 
+/** Metres above and below the axis that everything takes, at its usual sweep. */
+function heights(layout: Layout, motions: readonly Motion[]): { readonly upM: number; readonly downM: number } {
+  const sweeps = motions.map(({ line, holeM, dropM, reachM, usualSpreadRad }) => {
+    const { yM } = pointOn(layout.lines[line], holeM);
+    const radiusM = dropM + reachM * usualSine(usualSpreadRad);
+    return { upM: yM + radiusM, downM: radiusM - yM };
+  });
+  if (!layout.path) {
+    const halfM = Math.max(LEAST_HALF_HEIGHT_M, ...sweeps.map(({ upM }) => upM));
+    return { upM: halfM, downM: halfM };
+  }
+  return {
+    upM: Math.max(layout.y1M, ...sweeps.map(({ upM }) => upM)) + SPARE_M,
+    downM: Math.max(-layout.y0M + DRAPE_M, ...sweeps.map(({ downM }) => downM)),
+  };
+}
+
+/** Room below a head for the strands that drape from it, and above an arm for the eye. */
+const DRAPE_M = 0.012;
+const SPARE_M = 0.002;
+
+/** @param fixedPxPerMm the scale wanted, for true size; else the largest that fits */
 export function stageScale(
   layout: Layout,
   motions: readonly Motion[],
   widthPx: number,
   maxHeightPx: number,
+  fixedPxPerMm: number | null = null,
 ): StageScale {
   const lengthMm = Math.max(layout.x1M - layout.x0M, LEAST_LENGTH_M) * 1000;
-  const reaches = motions.map(({ dropM, reachM, usualSpreadRad }) => dropM + reachM * usualSine(usualSpreadRad));
-  const halfMm = Math.max(LEAST_HALF_HEIGHT_M, ...reaches) * 1000;
-  const pxPerMm = Math.min(
-    LARGEST_SCALE,
-    (widthPx - 2 * SIDE_PX) / lengthMm,
-    (maxHeightPx - TOP_PX - RULE_PX) / (2 * halfMm),
-  );
-  const heightPx = Math.round(2 * halfMm * pxPerMm + TOP_PX + RULE_PX);
+  const { upM, downM } = heights(layout, motions);
+  const heightMm = (upM + downM) * 1000;
+  const pxPerMm =
+    fixedPxPerMm ??
+    Math.min(LARGEST_SCALE, (widthPx - 2 * SIDE_PX) / lengthMm, (maxHeightPx - TOP_PX - RULE_PX) / heightMm);
+  const heightPx = Math.round(heightMm * pxPerMm + TOP_PX + RULE_PX);
   const originX = (widthPx - (layout.x1M - layout.x0M) * 1000 * pxPerMm) / 2 - layout.x0M * 1000 * pxPerMm;
   return {
     widthPx,
     heightPx,
     pxPerMm,
-    originX,
-    originY: TOP_PX + halfMm * pxPerMm,
+    originX: fixedPxPerMm === null ? originX : Math.max(originX, SIDE_PX - layout.x0M * 1000 * pxPerMm),
+    originY: TOP_PX + upM * 1000 * pxPerMm,
   };
 }

@@ -6,12 +6,15 @@ import type { PartOf } from '../core/parts/part';
 import { bladeMesh, poseBlade, type BladeMesh, type BladePose, type Lobe } from './blade-mesh';
 import { darker, lighter } from './colour';
 import { clevisOutline } from './part-shapes';
+import type { PagePose } from './drawn-things';
 import type { Point } from './path';
 
 export interface TurningThing {
   readonly key: string;
   readonly lobe: Lobe;
-  /** The clevis that carries it; null for a lobe of a film. */
+  /** The line it turns about, as it lies on the page. */
+  readonly line: PagePose;
+  /** The clevis that carries it; null for a lobe of a film or behind a swivel. */
   readonly clevis: { readonly part: PartOf<'clevis'>; readonly frontMm: number; readonly spanMm: number } | null;
   /** Where it stands about the axle while others of the same thing stand at 0. */
   readonly phaseRad: number;
@@ -55,6 +58,10 @@ export class TurningBlade {
       azimuthRad: this.azimuthRad + this.thing.phaseRad,
     });
     const canvas = towardsEye ? before : behind;
+    const { line } = this.thing;
+    canvas.save();
+    canvas.translate(line.xMm, line.yMm);
+    canvas.rotate(line.turnRad);
     canvas.lineJoin = 'round';
     canvas.lineWidth = SEAM_MM;
     for (const { points, fill } of facets) {
@@ -69,6 +76,7 @@ export class TurningBlade {
     canvas.fill();
     canvas.globalCompositeOperation = 'source-over';
     this.paintClevis(canvas);
+    canvas.restore();
     return towardsEye;
   }
 

@@ -1,6 +1,8 @@
 'use client';
 
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
+import type { Layout } from '../core/lure/layout';
+import { linePose, type PagePose } from './drawn-things';
 import type { Motion } from './motion';
 import type { StageView } from './stage-view';
 import { TurningBlade, type TurningThing } from './turning-blade';
@@ -18,11 +20,15 @@ export function useTurning(
   behind: RefObject<HTMLCanvasElement | null>,
   before: RefObject<HTMLCanvasElement | null>,
   motions: readonly Motion[],
+  layout: Layout,
   view: StageView,
   slowedBy: number,
   still: boolean,
 ) {
-  const things = useMemo(() => motions.flatMap((motion) => turningThings(motion, slowedBy)), [motions, slowedBy]);
+  const things = useMemo(
+    () => motions.flatMap((motion) => turningThings(motion, linePose(layout, motion.line), slowedBy)),
+    [motions, layout, slowedBy],
+  );
   const blades = useRef(new Map<string, { readonly blade: TurningBlade; readonly parts: string }>());
   const paintRef = useRef<() => void>(() => undefined);
 
@@ -79,10 +85,11 @@ export function useTurning(
   }, [behind, before, view, still]);
 }
 
-function turningThings(motion: Motion, slowedBy: number): TurningThing[] {
+export function turningThings(motion: Motion, line: PagePose, slowedBy: number): TurningThing[] {
   const { clevis } = motion;
   return motion.phasesRad.map((phaseRad) => ({
     key: `${motion.station} ${phaseRad}`,
+    line,
     lobe: motion.lobe,
     clevis: clevis && {
       part: clevis.part,

@@ -1,4 +1,4 @@
-import { PAPERS, type Page } from './page';
+import { PAPERS, placeText, type Page } from './page';
 
 /** A page as it is shown and printed: one SVG, its units millimetres. */
 export function PageSvg({ page, className }: { readonly page: Page; readonly className?: string }) {
@@ -19,7 +19,7 @@ export function PageSvg({ page, className }: { readonly page: Page; readonly cla
           <path
             key={i}
             d={mark.d}
-            transform={`translate(${mark.xMm} ${mark.yMm}) scale(${mark.scaleX} ${mark.scaleY})`}
+            transform={placeText(mark)}
             fill={mark.fill ?? 'none'}
             stroke={mark.stroke ?? 'none'}
             strokeWidth={mark.strokeMm}

@@ -3,14 +3,18 @@
  * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
  */
 import type { CutLength } from '../core/lure/lengths';
-import type { Layout } from '../core/lure/layout';
+import { outsideRadius, type Layout } from '../core/lure/layout';
+import { pointOn } from '../core/lure/wire-path';
 import { childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
 import type { WorkStep } from '../core/lure/work-step';
 import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
-import { termWords } from '../words/length-words';
+import { CUT_WORDS, termWords } from '../words/length-words';
+import { stateWords } from '../words/state-words';
 import { partLine, partTitle } from '../words/part-words';
 import { HAZARD_WORDS, workWords } from '../words/work-words';
+import { polyline } from '../drawing/path';
+import { checkBarLines } from './check-bar';
 import { lureInInk } from './lure-drawing';
 import { PAPERS, path, SOFT_INK, text, wrap, type Mark, type Measure, type Page, type PaperName } from './page';
 
@@ -37,8 +41,6 @@ const PARTS_SHARE = 0.44;
 const CAUTION = '#8a1c12';
 
 /** The bar's length, which a test measures in the PDF. */
-export const CHECK_BAR_MM = 50;
-const CHECK_BAR_IN_MM = 50.8;
 
 export function buildSheet(input: BuildSheetInput, measure: Measure): Page {
   const { lure, paper } = input;
@@ -83,18 +85,10 @@ function drawn({ lure, layout, paper }: BuildSheetInput, topMm: number): Block {
   const wide = widthMm - 2 * MARGIN_MM;
   const longMm = (layout.x1M - layout.x0M) * 1000;
   const scale = [1, 0.5, 0.25, 0.1].find((each) => longMm * each <= wide) ?? 0.1;
-  const reaches = [
-    ...layout.strand.map(({ radiusM }) => radiusM),
-    ...layout.off.map(({ item, offAxisM }) => {
-      const { part } = item;
-      if (part.kind === 'blade') return offAxisM + part.widthM / 2;
-      return part.kind === 'hook' ? part.gapM * 1.1 : part.kind === 'dressing' ? part.bulkM / 2 : 0.004;
-    }),
-  ];
-  const halfMm = Math.max(0.006, ...reaches) * 1000 * scale + 2;
-  const axisMm = topMm + halfMm;
+  const { upM, downM } = inkHeights(layout);
+  const axisMm = topMm + upM * 1000 * scale + 2;
   const xMm = MARGIN_MM + (wide - longMm * scale) / 2 - layout.x0M * 1000 * scale;
-  const barMm = axisMm + halfMm + 5;
+  const barMm = axisMm + downM * 1000 * scale + 7;
   const words =
     scale === 1 ? 'Drawn at true size when this bar measures' : `Drawn at ${scale} of its size; this bar measures`;
   return {
@@ -109,17 +103,24 @@ function drawn({ lure, layout, paper }: BuildSheetInput, topMm: number): Block {
   };
 }
 
-/** 50 mm in tens above the line, 2 in in halves below it. */
+/** How far the ink reaches above and below the axis, m. */
+function inkHeights(layout: Layout): { readonly upM: number; readonly downM: number } {
+  const across = layout.off.flatMap(({ item, line, offAxisM, pivotM }) => {
+    const { part } = item;
+    const { yM } = pointOn(layout.lines[line], pivotM);
+    const half = part.kind === 'blade' ? offAxisM + part.widthM / 2 : outsideRadius(part);
+    return [yM + half, yM - half];
+  });
+  const strung = layout.strand.flatMap(({ x0M, radiusM }) => {
+    const { yM } = pointOn(layout.lines.run, x0M);
+    return [yM + radiusM, yM - radiusM];
+  });
+  const all = [0.006, -0.006, layout.y0M, layout.y1M, ...across, ...strung];
+  return { upM: Math.max(...all), downM: -Math.min(...all) };
+}
+
 function checkBar(xMm: number, yMm: number): Mark[] {
-  const ticks = (count: number, stepMm: number, heightMm: number) =>
-    Array.from({ length: count + 1 }, (_, i) => `M${i * stepMm} 0V${heightMm}`).join('');
-  const look = { stroke: '#000000', strokeMm: 0.25 };
-  return [
-    path(`M0 0H${CHECK_BAR_MM}`, xMm, yMm, look),
-    path(ticks(5, 10, -2), xMm, yMm, look),
-    path(`M0 0H${CHECK_BAR_IN_MM}`, xMm, yMm + 2.2, look),
-    path(ticks(4, 12.7, 2), xMm, yMm + 2.2, look),
-  ];
+  return checkBarLines().map((points) => path(polyline(points), xMm, yMm, { stroke: '#000000', strokeMm: 0.25 }));
 }
 
 function columns(input: BuildSheetInput, topMm: number, sizeMm: number, measure: Measure): Block {
@@ -225,18 +226,15 @@ function partsInOrder({ build }: Lure): { part: Part; extra: string }[] {
   const withHeld = (item: Item): Item[] => [item, ...childrenOf(build, item.id).flatMap(withHeld)];
   // A clevis stands on the strand twice, once for each leg.
   const threaded = [...new Set(build.strand.map(({ item }) => item))].map((id) => itemOf(build, id));
-  return [...childrenOf(build, 'nose'), ...threaded, ...childrenOf(build, 'tail')]
+  return [...childrenOf(build, 'nose'), ...childrenOf(build, 'tie'), ...threaded, ...childrenOf(build, 'tail')]
     .flatMap(withHeld)
-    .map(({ part, role, pinched, foldRad }) => {
-      const fold = foldRad ? `folded ${Math.round((foldRad * 180) / Math.PI)}°` : '';
-      return { part, extra: [role ?? '', pinched ? 'barb pinched' : '', fold].filter(Boolean).join(', ') };
-    });
+    .map(({ part, role, state }) => ({ part, extra: [role ?? '', stateWords(state)].filter(Boolean).join(', ') }));
 }
 
 function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {
   column.head('Lengths to cut');
   for (const { of, item, cutM, terms } of cuts) {
-    const name = of === 'wire' ? lure.build.carrier.wire.name : item ? partTitle(item.part) : 'Shrink tube';
+    const name = of === 'wire' ? lure.build.carrier.wire.name : item ? partTitle(item.part) : CUT_WORDS[of];
     const sum = terms.map((term) => `${termWords(term, system)} ${showLength(term.lengthM, system)}`).join(' + ');
     column.row('', name, showLengthBoth(cutM, system), sum);
   }

@@ -7,9 +7,10 @@ import { FILM_LOBE } from '../core/parts/blade-pattern';
 import { filmLobe, outlineRim } from '../core/parts/outline';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
-import { filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { deltaSeats, filmSeats, spinSeats } from '../core/lure/spin-seats';
 import { darker, lighter } from '../drawing/colour';
-import { drawElevation } from '../drawing/drawn-things';
+import { deltaFlat } from '../drawing/bait-shapes';
+import { drawElevation, linePose, type PagePose } from '../drawing/drawn-things';
 import { clevisOutline } from '../drawing/part-shapes';
 import { ellipse, polygon } from '../drawing/path';
 import type { Shape } from '../drawing/shape';
@@ -24,17 +25,25 @@ const OUTLINE_MM = 0.15;
  * @param scale 1 is true size
  */
 export function lureInInk(build: Build, layout: Layout, xMm: number, axisMm: number, scale: number): Mark[] {
-  const things = drawElevation(build, layout).flatMap(({ shapes, atMm, mirrored }) =>
-    shapes.map((shape) => inInk(shape, xMm + atMm * scale, axisMm, mirrored ? -scale : scale, scale)),
-  );
-  const at = (alongM: number) => xMm + alongM * MM * scale;
+  const things = drawElevation(build, layout).flatMap(({ line, shapes, atMm, liftMm, mirrored }) => {
+    const [x, y] = onPage(line, atMm, liftMm);
+    return shapes.map((shape) => inInk(shape, x, y, mirrored ? -scale : scale, scale, line.turnRad));
+  });
+  /** A place on a line of the lure, on the page. */
+  function onPage({ xMm: lineX, yMm: lineY, turnRad }: PagePose, atMm: number, liftMm: number): [number, number] {
+    const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
+    return [xMm + (lineX + atMm * cos + liftMm * sin) * scale, axisMm + (lineY + atMm * sin - liftMm * cos) * scale];
+  }
+  const run = linePose(layout, 'run');
+  const { turnRad } = run;
   const clevises = layout.clevises.flatMap(({ clevis, foreM, aftM, item }): Mark[] => {
     const { legs, bow } = clevisOutline(clevis, (aftM - foreM) * MM, 1);
     const { hex } = item.part.finish;
-    const place = { scaleX: scale, scaleY: scale };
+    const place = { scaleX: scale, scaleY: scale, turnRad };
+    const [x, y] = onPage(run, foreM * MM, 0);
     return [
-      path(bow, at(foreM), axisMm, { ...place, stroke: darker(hex, 0.4), strokeMm: clevis.lobeThicknessM * MM * 0.8 }),
-      path(legs, at(foreM), axisMm, {
+      path(bow, x, y, { ...place, stroke: darker(hex, 0.4), strokeMm: clevis.lobeThicknessM * MM * 0.8 }),
+      path(legs, x, y, {
         ...place,
         fill: lighter(hex, 0.5),
         stroke: darker(hex, 0.6),
@@ -42,20 +51,15 @@ export function lureInInk(build: Build, layout: Layout, xMm: number, axisMm: num
       }),
     ];
   });
-  const blades = spinSeats(build, layout).flatMap(({ blade, holeM, dropM }): Mark[] => {
+  const blades = spinSeats(build, layout).flatMap(({ blade, line, holeM, dropM }): Mark[] => {
     const rim = outlineRim(PATTERNS[blade.pattern].outline, blade).map(({ alongM, acrossM }) => ({
       x: alongM * MM,
       y: acrossM * MM,
     }));
     const hole = (blade.holeDiameterM / 2) * MM;
-    return sheet(
-      polygon(rim),
-      ellipse(0, 0, hole, hole),
-      at(holeM),
-      axisMm - dropM * MM * scale,
-      blade.finish.hex,
-      scale,
-    );
+    const pose = linePose(layout, line);
+    const place = onPage(pose, holeM * MM, dropM * MM);
+    return sheet(polygon(rim), ellipse(0, 0, hole, hole), place, pose.turnRad, blade.finish.hex, scale);
   });
   const films = filmSeats(layout).flatMap(({ film, hubM, spreadRad }): Mark[] => {
     const lobe = outlineRim(FILM_LOBE, filmLobe(film)).map(({ alongM, acrossM }) => ({ alongM, acrossM }));
@@ -64,15 +68,26 @@ export function lureInInk(build: Build, layout: Layout, xMm: number, axisMm: num
         x: (alongM * Math.cos(spreadRad) + acrossM * 0.35) * MM,
         y: -side * alongM * Math.sin(spreadRad) * MM,
       }));
-      return sheet(polygon(points), null, at(hubM), axisMm, film.finish.hex, scale);
+      return sheet(polygon(points), null, onPage(run, hubM * MM, 0), turnRad, film.finish.hex, scale);
     });
   });
-  return [...things, ...clevises, ...blades, ...films];
+  const deltas = deltaSeats(layout).flatMap(({ blade, x0M }): Mark[] => {
+    const [x, y] = onPage(run, x0M * MM, 0);
+    return deltaFlat(blade).map((shape) => inInk(shape, x, y, scale, scale, turnRad));
+  });
+  return [...things, ...clevises, ...blades, ...films, ...deltas];
 }
 
 /** A sheet laid over the rest: thin enough to see through. */
-function sheet(rim: string, hole: string | null, xMm: number, yMm: number, hex: string, scale: number): Mark[] {
-  const place = { scaleX: scale, scaleY: scale };
+function sheet(
+  rim: string,
+  hole: string | null,
+  [xMm, yMm]: readonly [number, number],
+  turnRad: number,
+  hex: string,
+  scale: number,
+): Mark[] {
+  const place = { scaleX: scale, scaleY: scale, turnRad };
   return [
     path(rim, xMm, yMm, { ...place, fill: lighter(hex, 0.75), opacity: 0.45 }),
     path(rim, xMm, yMm, { ...place, stroke: darker(hex, 0.6), strokeMm: 0.25 }),
@@ -80,11 +95,19 @@ function sheet(rim: string, hole: string | null, xMm: number, yMm: number, hex: 
   ];
 }
 
-function inInk({ d, fill, stroke, strokeWidth, opacity }: Shape, x: number, y: number, scaleX: number, scaleY: number) {
+function inInk(
+  { d, fill, stroke, strokeWidth, opacity }: Shape,
+  x: number,
+  y: number,
+  scaleX: number,
+  scaleY: number,
+  turnRad: number,
+) {
   const hex = fill === undefined ? null : typeof fill === 'string' ? fill : middleOf(fill);
   return path(d, x, y, {
     scaleX,
     scaleY,
+    turnRad,
     fill: hex === null ? null : pale(hex),
     stroke: stroke ?? null,
     strokeMm: strokeWidth ?? 0.1,

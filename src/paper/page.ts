@@ -17,6 +17,8 @@ export type Mark =
       readonly yMm: number;
       readonly scaleX: number;
       readonly scaleY: number;
+      /** Turned clockwise about its origin, before it is moved there, rad. */
+      readonly turnRad: number;
       readonly fill: string | null;
       readonly stroke: string | null;
       readonly strokeMm: number;
@@ -51,6 +53,7 @@ export function path(d: string, xMm: number, yMm: number, look: Partial<Extract<
     yMm,
     scaleX: 1,
     scaleY: 1,
+    turnRad: 0,
     fill: null,
     stroke: null,
     strokeMm: 0.2,
@@ -103,4 +106,10 @@ export function wrap(words: string, widthMm: number, sizeMm: number, measure: Me
   }
   if (line !== '') lines.push(line);
   return lines;
+}
+
+/** A path's place as an SVG transform. */
+export function placeText({ xMm, yMm, turnRad, scaleX, scaleY }: Extract<Mark, { mark: 'path' }>): string {
+  const turn = turnRad === 0 ? '' : ` rotate(${(turnRad * 180) / Math.PI})`;
+  return `translate(${xMm} ${yMm})${turn} scale(${scaleX} ${scaleY})`;
 }

@@ -78,7 +78,7 @@ function drawPath(sheet: PDFPage, mark: Extract<Mark, { mark: 'path' }>, heightM
     x: mark.xMm * POINTS_PER_MM,
     y: (heightMm - mark.yMm) * POINTS_PER_MM,
     scale,
-    rotate: degrees(0),
+    rotate: degrees((-mark.turnRad * 180) / Math.PI),
     ...(mark.fill === null ? {} : { color: colour(mark.fill), opacity: mark.opacity }),
     ...(mark.stroke === null
       ? {}

@@ -1,10 +1,10 @@
 /** Lures for tests: the demo ones, and any built from the catalogue by part ids. */
 import { findPart } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
-import { familyRules } from '@/core/family/families';
+import { startLure } from '@/core/family/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
-import { itemIdSchema, lureIdSchema, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
+import { itemIdSchema, lureIdSchema, type How, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
 import { DEMO_LURES } from '@/demo/scenario';
 
 export function demoLure(slug: string): Lure {
@@ -29,7 +29,7 @@ export function edited(lure: Lure, ...edits: Edit[]): Lure {
   return applied.lure;
 }
 
-export function on(item: string, how: 'hung' | 'tied' | 'over'): Exclude<Seat, { on: 'strand' }> {
+export function on(item: string, how: How): Exclude<Seat, { on: 'strand' }> {
   return { on: 'item', item: itemId(item), how };
 }
 
@@ -46,7 +46,7 @@ export function spinner(
   strand: readonly string[],
   seated: readonly [string, Exclude<Seat, { on: 'strand' }>][] = [],
 ): Lure {
-  let lure = familyRules('inlineSpinner').start(lureIdSchema.parse('test-lure'), 'Test lure');
+  let lure = startLure('inlineSpinner', lureIdSchema.parse('test-lure'), 'Test lure');
   for (const id of strand) lure = edited(lure, threadParts(lure.build, part(id), lure.build.strand.length));
   for (const [id, seat] of seated) lure = edited(lure, seatPart(lure.build, part(id), seat));
   return lure;

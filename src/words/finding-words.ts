@@ -5,15 +5,10 @@ import type { Finding, Repair } from '../core/lure/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
 import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
 import type { HookRule } from '../core/lure/hook-rule';
+import { degrees } from './angle-words';
+import { baitFindingWords, type FindingWords } from './bait-words';
 import { misfitWords } from './fit-words';
 import { partTitle } from './part-words';
-
-export interface FindingWords {
-  readonly title: string;
-  /** The number it rests on, in both systems; empty where there is none. */
-  readonly figure: string;
-  readonly why: string;
-}
 
 export const SEVERITY_WORDS = { fault: 'Fault', caution: 'Look at', good: 'In order' } as const;
 
@@ -71,6 +66,9 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'eyeTooSmall':
     case 'loopTooSmall':
     case 'ringTooSmall':
+    case 'ringTooLarge':
+    case 'bandTooLoose':
+    case 'bandTooTight':
     case 'noRoomInClevis': {
       const { title, figure, why } = misfitWords(finding, system);
       return { title: `${title}: ${named(0)}`, figure, why };
@@ -134,13 +132,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'A striker or a hard bead at its mouth, narrower than the mouth, makes it ring.',
       };
     case 'intendedContact':
-      return finding.between === 'bellAndStriker'
-        ? { title: 'Bell and striker meet, as intended', figure: '', why: 'They ring when the lure shakes.' }
-        : {
-            title: 'Bead knocks inside the clevis, as intended',
-            figure: '',
-            why: 'It is struck by both legs at every turn: the loudest of the bead clicks.',
-          };
+      return { ...CONTACT_WORDS[finding.between], figure: '' };
     case 'ruleKept':
       return { title: `Keeps your rule for ${finding.rule.place}`, figure: '', why: ruleSource(finding.rule) };
     case 'ruleBroken': {
@@ -185,6 +177,24 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
       };
     case 'noHook':
       return { title: 'No hook', figure: '', why: 'Hang a ring on the tail loop and a hook on the ring.' };
+    case 'bladeAgainstHead':
+    case 'rivet':
+    case 'rivetMissing':
+    case 'counterTurning':
+    case 'armTooShort':
+    case 'armTwisted':
+    case 'armOutOfLine':
+    case 'endLoop':
+    case 'strandsFoulTail':
+    case 'bluntTrailer':
+    case 'trailerStraight':
+    case 'trailerOverhang':
+    case 'clawAtPoint':
+    case 'skirtSides':
+    case 'skirtWithoutLayers':
+    case 'headAndBlades':
+    case 'noHead':
+      return baitFindingWords(finding, system);
     default:
       return never(finding, 'findingWords');
   }
@@ -207,12 +217,48 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return 'Turn the hollow to the body';
     case 'coverWithTube':
       return 'Cut the tube to the length worked out';
+    case 'straighten':
+      return 'Straighten the twisted bends';
+    case 'bendNearHead':
+      return `Bend ${degrees(repair.sideRad)} sideways near the head`;
+    case 'bendArm':
+      return `Bend the arm ${repair.angleRad < 0 ? 'in' : 'out'} by ${degrees(repair.angleRad)}`;
+    case 'lengthenArm':
+      return `Bend the arm ${showLength(repair.toM, system)} long`;
+    case 'closeLoop':
+      return 'Close the loop with pliers';
+    case 'slideTubeUp':
+      return 'Slide the tube up over the end';
+    case 'roundTrailer':
+      return 'Round the head of the trailer';
+    case 'threadStraight':
+      return 'Thread it again, dead straight';
+    case 'turnClaw':
+      return 'Set the claw away from the point';
+    case 'moveCollar':
+      return 'Set the collar so that the strands end before the tail kicks';
+    case 'thinTips':
+      return 'Thin the tips unevenly by hand';
+    case 'takeOffStinger':
+      return 'Take the stinger off';
     case 'pinchBarbs':
       return repair.count === 1 ? 'Pinch the barb flat' : 'Pinch the barbs flat';
     default:
       return never(repair, 'repairWords');
   }
 }
+
+const CONTACT_WORDS = {
+  bellAndStriker: { title: 'Bell and striker meet, as intended', why: 'They ring when the lure shakes.' },
+  beadInClevis: {
+    title: 'Bead knocks inside the clevis, as intended',
+    why: 'It is struck by both legs at every turn: the loudest of the bead clicks.',
+  },
+  bladeAndHead: {
+    title: 'Blade ticks on the head, as intended',
+    why: 'It clacks once for each lobe. Bent further in it would drag and stall.',
+  },
+} as const;
 
 const NUMBER_WORDS: Readonly<Record<number, string>> = {
   1: 'one',
@@ -241,6 +287,14 @@ export function costWords(cost: Cost, build: Build, system: UnitSystem): string 
       return `opens the ring: ${names(cost.items)}`;
     case 'cutsTube':
       return `cuts the shrink tube: new tube, ${showLength(cost.newLengthM, system)}`;
+    case 'bendsWire':
+      return 'bends the wire again';
+    case 'opensEndLoop':
+      return 'opens the end loop and closes it again';
+    case 'newHead':
+      return 'takes a new head on new wire';
+    case 'slipsOff':
+      return `slips off and on by hand: ${names(cost.items)}`;
     case 'tiesAgain':
       return `ties again: ${names(cost.items)}`;
     default:

@@ -39,9 +39,9 @@ export function misfitWords(misfit: Misfit, system: UnitSystem): MisfitWords {
       };
     case 'eyeTooSmall':
       return {
-        title: 'Hook eye too small for its ring',
-        figure: `eye ${length(misfit.eyeM)}, two turns of the ring ${length(misfit.ringWiresM)}`,
-        why: 'Both turns of the ring pass through the eye.',
+        title: 'Eye too small for what passes through it',
+        figure: `eye ${length(misfit.eyeM)}, ${length(misfit.ringWiresM)} to pass`,
+        why: 'Both turns of a ring pass through an eye; a stinger’s eye goes over point and barb.',
       };
     case 'loopTooSmall':
       return {
@@ -53,7 +53,25 @@ export function misfitWords(misfit: Misfit, system: UnitSystem): MisfitWords {
       return {
         title: 'Ring too small for what it joins',
         figure: `${length(misfit.insideM)} inside, ${length(misfit.neededM)} needed`,
-        why: 'The hook would not swing free of the loop.',
+        why: 'What it joins would not swing free.',
+      };
+    case 'ringTooLarge':
+      return {
+        title: 'Ring too large to hold the tie together',
+        figure: `${length(misfit.insideM)} inside, ${length(misfit.mostM)} at most`,
+        why: 'It slides about the bend and does not keep it from opening. Ring size follows the wire.',
+      };
+    case 'bandTooLoose':
+      return {
+        title: 'Band too loose for the collar',
+        figure: `band ${length(misfit.boreM)}, collar ${length(misfit.collarM)}`,
+        why: 'It must be stretched to grip.',
+      };
+    case 'bandTooTight':
+      return {
+        title: 'Band too tight for the collar',
+        figure: `band ${length(misfit.boreM)}, collar ${length(misfit.collarM)}`,
+        why: 'Stretched so far it tears. Wet the collar, or take a wider band.',
       };
     case 'noRoomInClevis':
       return {

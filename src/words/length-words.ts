@@ -1,6 +1,7 @@
 /** The terms of a cut length in words. */
 import { never } from '../core/never';
-import type { LengthTerm } from '../core/lure/lengths';
+import type { CutLength, LengthTerm } from '../core/lure/lengths';
+import { degrees } from './angle-words';
 import { showLength, type UnitSystem } from '../core/units/write';
 
 export function termWords(term: LengthTerm, system: UnitSystem): string {
@@ -25,7 +26,38 @@ export function termWords(term: LengthTerm, system: UnitSystem): string {
       return 'over ring and hook eye';
     case 'lengthwiseShrink':
       return `lost in shrinking, ${Math.round(term.share * 100)} %`;
+    case 'inHead':
+      return 'cast into the head';
+    case 'straight':
+      return 'straight';
+    case 'bend':
+      return `bend of ${degrees(term.angleRad)}, inside radius ${showLength(term.insideRadiusM, system)}`;
+    case 'coil':
+      return `closed tie, ${showLength(term.insideDiameterM, system)} inside`;
+    case 'arm':
+      return 'arm';
+    case 'turnedDown':
+      return 'turned down at the end';
+    case 'spacer':
+      return 'spacer';
+    case 'strip':
+      return `strip of ${term.strands} strands`;
+    case 'keeper':
+      return 'leg, bight and barb';
+    case 'lockTurns':
+      return `${term.turns} ${term.turns === 1 ? 'turn' : 'turns'} about the collar`;
+    case 'lockTwist':
+      return 'ends to twist';
     default:
       return never(term, 'termWords');
   }
 }
+
+export const CUT_WORDS: Readonly<Record<CutLength['of'], string>> = {
+  wire: 'Wire',
+  shrinkTube: 'Shrink tube',
+  spacer: 'Spacer tube',
+  skirtLayer: 'Skirt strip',
+  keeper: 'Keeper wire',
+  lockWire: 'Lock wire',
+};

@@ -20,6 +20,17 @@ export const KIND_WORDS: Readonly<Record<PartKind, { readonly one: string; reado
   splitRing: { one: 'split ring', many: 'split rings' },
   hook: { one: 'hook', many: 'hooks' },
   shrinkTube: { one: 'shrink tube', many: 'shrink tubes' },
+  head: { one: 'head', many: 'heads' },
+  swivel: { one: 'swivel', many: 'swivels' },
+  deltaBlade: { one: 'buzz blade', many: 'buzz blades' },
+  rivet: { one: 'rivet', many: 'rivets' },
+  skirt: { one: 'skirt', many: 'skirts' },
+  skirtLayer: { one: 'skirt strip', many: 'skirt strips' },
+  trailer: { one: 'trailer', many: 'trailers' },
+  keeper: { one: 'keeper', many: 'keepers' },
+  softWire: { one: 'soft wire', many: 'soft wires' },
+  body: { one: 'body', many: 'bodies' },
+  frame: { one: 'frame', many: 'frames' },
 };
 
 /** `French blade #2, Odmar & Daughter`. */
@@ -128,6 +139,93 @@ export function partMeasures(part: Part, system: UnitSystem): Measure[] {
         length('wall', part.suppliedWallM),
         ...ending,
       ];
+    case 'head':
+      return [
+        length('length', part.lengthM),
+        length('height', part.heightM),
+        length('width', part.widthM),
+        length('collar', part.collarDiameterM),
+        text('shape', part.shape),
+        mass,
+        ...ending,
+      ];
+    case 'swivel':
+      return [
+        length('length', part.lengthM),
+        length('barrel', part.barrelDiameterM),
+        length('eye', part.eyeInnerDiameterM),
+        length('eye wire', part.eyeWireM),
+        mass,
+        ...ending,
+      ];
+    case 'deltaBlade':
+      return [
+        text('lobes', String(part.lobes)),
+        text('hand', part.hand),
+        length('tip to tip', part.spanM),
+        length('along the wire', part.lengthM),
+        length('thickness', part.thicknessM),
+        length('bore', part.boreM),
+        mass,
+        ...ending,
+      ];
+    case 'rivet':
+      return [
+        length('length', part.lengthM),
+        length('flange', part.flangeDiameterM),
+        length('bore', part.boreM),
+        mass,
+        ...ending,
+      ];
+    case 'skirt':
+      return [
+        length('bore', part.boreM),
+        length('band', part.collarDiameterM),
+        ...(part.strands
+          ? [text('strands', String(part.strands.count)), length('strand length', part.strands.lengthM)]
+          : []),
+        mass,
+        ...ending,
+      ];
+    case 'skirtLayer':
+      return [
+        text('strands', String(part.strands)),
+        length('strip length', part.lengthM),
+        length('strand width', part.strandWidthM),
+        mass,
+        ...ending,
+      ];
+    case 'trailer':
+      return [
+        length('length', part.lengthM),
+        length('body', part.bodyM),
+        length('kicks from', part.kicksFromM),
+        text('head', part.head),
+        mass,
+        ...ending,
+      ];
+    case 'keeper':
+      return [length('leg', part.legM), length('wire', part.wireDiameterM), mass, ...ending];
+    case 'softWire':
+      return [length('diameter', part.diameterM), length('stock length', part.stockLengthM), ...ending];
+    case 'body':
+      return [
+        length('eye to eye', part.lengthM),
+        length('metal', part.metalLengthM),
+        length('diameter', part.diameterM),
+        length('eye', part.eyeInnerDiameterM),
+        mass,
+        ...ending,
+      ];
+    case 'frame':
+      return [
+        length('wire', part.wire.diameterM),
+        text('head', part.head.name),
+        text('head mass', showMass(part.head.massKg, system)),
+        text('hook', part.hook.label ?? part.hook.name),
+        mass,
+        ...ending,
+      ];
     default:
       return never(part, 'partMeasures');
   }
@@ -161,6 +259,28 @@ export function partLine(part: Part, system: UnitSystem): string {
     case 'cap':
     case 'weight':
       return `${size(part.diameterM)} × ${size(part.lengthM)}, ${finishWords(part)}, ${showMass(part.massKg, system)}`;
+    case 'head':
+      return `${size(part.lengthM)} × ${size(part.heightM)}, ${MATERIALS[part.material].name}, ${finishWords(part)}, ${showMass(part.massKg, system)}`;
+    case 'swivel':
+      return `${size(part.lengthM)}, eye ${size(part.eyeInnerDiameterM)}`;
+    case 'deltaBlade':
+      return `${size(part.spanM)}, ${part.hand}-handed, ${finishWords(part)}`;
+    case 'rivet':
+      return `${size(part.lengthM)}, bore ${size(part.boreM)}, ${MATERIALS[part.material].name}`;
+    case 'skirt':
+      return `bore ${size(part.boreM)}, ${finishWords(part)}`;
+    case 'skirtLayer':
+      return `${part.strands} strands of ${size(part.lengthM)}, ${finishWords(part)}`;
+    case 'trailer':
+      return `${size(part.lengthM)}, ${finishWords(part)}, ${showMass(part.massKg, system)}`;
+    case 'keeper':
+      return `wire ${size(part.wireDiameterM)}, leg ${size(part.legM)}`;
+    case 'softWire':
+      return `${size(part.diameterM)}, ${finishWords(part)}`;
+    case 'body':
+      return `${size(part.metalLengthM)} × ${size(part.diameterM)}, ${finishWords(part)}, ${showMass(part.massKg, system)}`;
+    case 'frame':
+      return `wire ${size(part.wire.diameterM)}, ${partTitle(part.head).toLowerCase()}, hook ${part.hook.label ?? ''}`;
     default:
       return never(part, 'partLine');
   }

@@ -14,16 +14,29 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
     case 'noSuchPlace':
       return `Place ${refusal.index + 1} is beyond the string, which has ${refusal.length}.`;
     case 'cannotSit':
-      return refusal.seat === 'strand'
-        ? `A ${KIND_WORDS[refusal.kind].one} cannot be threaded on a wire: it has no bore for it.`
-        : `A ${KIND_WORDS[refusal.kind].one} cannot hang on a wire loop.`;
+      switch (refusal.seat) {
+        case 'strand':
+          return `A ${KIND_WORDS[refusal.kind].one} cannot be threaded on a wire: it has no bore for it.`;
+        case 'tie':
+          return `A ${KIND_WORDS[refusal.kind].one} cannot go over the line tie of this wire.`;
+        default:
+          return `A ${KIND_WORDS[refusal.kind].one} cannot be put on this end of the wire.`;
+      }
     case 'nothingToHoldIt': {
       const [what, holder] = [KIND_WORDS[refusal.kind].one, KIND_WORDS[refusal.onKind].one];
-      const verb = { hung: 'hang on', tied: 'be tied to', over: 'slide over' }[refusal.how];
+      const verb = {
+        hung: 'hang on',
+        tied: 'be tied to',
+        over: 'slide over',
+        moulded: 'be cast into',
+        collared: 'sit on the collar of',
+        banded: 'be pulled through',
+        pushed: 'be pushed on',
+      }[refusal.how];
       return `A ${what} cannot ${verb} a ${holder}: there is nothing to hold it.`;
     }
     case 'seatTaken':
-      return `${refusal.on} already carries a blade; it has one lobe.`;
+      return `${refusal.on} carries one already, and has room for no other.`;
     case 'hangsOnItself':
       return `${refusal.item} would hang on itself.`;
     case 'leavesHanging':
@@ -34,6 +47,12 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
       return `${refusal.item} is not threaded the way its kind is: once, or once for each leg of a clevis.`;
     case 'hookWithoutRole':
       return `${refusal.item} needs a name for what it does on the lure.`;
+    case 'wrongState':
+      return `${refusal.item} is a ${KIND_WORDS[refusal.kind].one}: what is set of it here belongs to another kind of part.`;
+    case 'notOfThisWire':
+      return refusal.carrier === 'straightWire'
+        ? 'This wire is straight: it has no bends and no arm.'
+        : 'This wire is bent: its nose is in its head and its arm is as long as it was bent.';
     case 'swapKind':
       return `A ${KIND_WORDS[refusal.from].one} can only be swapped for another ${KIND_WORDS[refusal.from].one}.`;
     case 'nothingToDo':

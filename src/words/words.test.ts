@@ -7,6 +7,7 @@ import { CATALOGUE } from '../core/parts/catalogue';
 import { costOfChange } from '../core/lure/cost';
 import { applyEdits } from '../core/lure/edit';
 import { seatPart, takeOff, threadParts } from '../core/lure/editing';
+import { canThread } from '../core/lure/structure';
 import { findings } from '../core/lure/findings';
 import { cutLengths } from '../core/lure/lengths';
 import { lureMass } from '../core/lure/mass';
@@ -74,7 +75,7 @@ describe('parts in words', () => {
 });
 
 describe('any lure that can be reached', () => {
-  const threadable = CATALOGUE.filter(({ kind }) => !['wire', 'hook', 'blade', 'splitRing'].includes(kind));
+  const threadable = CATALOGUE.filter(({ kind }) => canThread(kind));
   const bladesOnly = CATALOGUE.filter(({ kind }) => kind === 'blade');
 
   it('from the whole catalogue: finite figures, findings and repairs in words, costs for every change', () => {
@@ -89,7 +90,8 @@ describe('any lure that can be reached', () => {
         fc.double({ min: 0.05, max: 3, noNaN: true }),
         fc.constantFrom(...SYSTEMS),
         (start, added, blade, taken, speedMps, system) => {
-          let lure = edited(start, { kind: 'swapPart', item: itemId('blade-1'), part: blade });
+          const hung = start.build.items[itemId('blade-1')];
+          let lure = hung ? edited(start, { kind: 'swapPart', item: hung.id, part: blade }) : start;
           for (let n = 0; n < taken; n++) {
             const loose = lure.build.strand.filter(({ leg }) => leg === null);
             const victim = loose[(taken * 7 + n) % Math.max(loose.length, 1)];

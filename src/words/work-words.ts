@@ -3,7 +3,7 @@ import { never } from '../core/never';
 import type { Hazard, WorkStep } from '../core/lure/work-step';
 import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
-import { CEMENT, CUTTING_WIRE, HOOK_POINTS, LEAD, SHRINKING_TUBE } from './caution-words';
+import { CEMENT, CUTTING_WIRE, HOOK_POINTS, HOT_METAL, KNIFE, LEAD, SHRINKING_TUBE } from './caution-words';
 import { finishWords, KIND_WORDS, partTitle } from './part-words';
 
 export const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
@@ -12,6 +12,8 @@ export const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
   hookPoint: HOOK_POINTS,
   lead: LEAD,
   cement: CEMENT,
+  hotMetal: HOT_METAL,
+  blade: KNIFE,
 };
 
 export function workWords(step: WorkStep, system: UnitSystem): string {
@@ -50,12 +52,49 @@ export function workWords(step: WorkStep, system: UnitSystem): string {
         : step.blade
           ? `Hang the ${lower(step.blade)} on the waiting ${lower(step.clevis)}, hollow to the body, and close it with the upper leg.`
           : `Thread the upper leg of the ${lower(step.clevis)}.`;
+    case 'takeFrame':
+      return `Take the ${step.name.toLowerCase()}${step.head ? ` with its ${lower(step.head)}` : ''}. See that its bends lie flat.`;
+    case 'castHead':
+      return `Cast or clamp the ${lower(step.head)} about the end of the wire${step.hook ? ` with the ${lower(step.hook)} in it, point up` : ''}.`;
+    case 'bendWire':
+      return `Bend the wire to its template, ${step.bends} ${step.bends === 1 ? 'bend' : 'bends'} in the order of the marks; lay it flat on the table after each.`;
+    case 'ringOverTie':
+      return `Force the ${lower(step.ring)} over the line tie, both legs through it.`;
+    case 'turnDown':
+      return `Turn the last ${showLength(step.lengthM, system)} of the wire down square, and clip what is over.`;
+    case 'closeLoop': {
+      const hold = step.holding.length > 0 ? ` Hang in it first: ${step.holding.map(lower).join(', ')}.` : '';
+      const end = step.plug
+        ? `Leave it as it is and slide the ${lower(step.plug)} up over the end.`
+        : 'Close it, not too far.';
+      return `Bend the end loop, ${showLength(step.insideDiameterM, system)} inside.${hold} ${end}`;
+    }
+    case 'fixRivet':
+      return step.fixing === 'crimped'
+        ? `Crimp the ${lower(step.part)} on the wire.`
+        : `Crimp the ${lower(step.part)} on the wire, upset its rim and file it rough.`;
+    case 'fitSkirt': {
+      const layers = step.layers.length > 0 ? ` with its ${step.layers.length} layers` : '';
+      const lock = step.lock ? ` Lock it with the ${lower(step.lock)}: turns, twist, clip, press down.` : '';
+      return `Wet the collar and push the ${lower(step.skirt)}${layers} on.${lock}`;
+    }
+    case 'pushTrailer': {
+      const cut = step.cutM > 0 ? `Cut ${showLength(step.cutM, system)} off the head of the ${lower(step.part)}. ` : '';
+      const round = step.rounded ? 'Round its head. ' : '';
+      return `${cut}${round}Push the ${lower(step.part)} on the hook, dead straight.`;
+    }
+    case 'hangStinger':
+      return `Put the eye of the ${lower(step.part)} over the point of the ${lower(step.on)}.`;
+    case 'lashKeeper':
+      return `Lash the ${lower(step.part)} to the shank with craft wire.`;
     case 'check':
       switch (step.of) {
         case 'turnsFreely':
           return 'Flick the blade: it turns freely and comes to rest by itself.';
         case 'clearsHook':
           return 'Lay the blade back and swing it out: it stays clear of the hook both ways.';
+        case 'inLine':
+          return 'Look from ahead: tie, arm, blades and hook stand in one line. A small bend near the head mends it.';
         default:
           return never(step.of, 'workWords');
       }

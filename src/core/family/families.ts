@@ -1,19 +1,22 @@
 /** The families: a template to start from and checks of their own. The only door through which a family is asked for. */
 import type { Finding } from '../lure/finding';
-import type { Build, Family, Lure, LureId } from '../lure/lure';
+import type { Build, Carrier, Family, Lure, LureId } from '../lure/lure';
 import type { WorkStep } from '../lure/work-step';
+import { buzzbait, spinnerbait } from './baits';
 import { inlineSpinner } from './inline-spinner';
 
 export interface FamilyRules {
   readonly name: string;
-  /** A lure of this family with nothing on it yet. */
-  readonly start: (id: LureId, name: string) => Lure;
+  /** The bare carrier a lure of this family begins with. */
+  readonly carrier: () => Carrier;
   readonly check: (lure: Lure) => Finding[];
   /** Its order of work, first step first. */
   readonly work: (build: Build) => WorkStep[];
 }
 
-const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner };
+const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };
+
+export const FAMILY_NAMES = Object.keys(FAMILIES) as Family[];
 
 export function familyRules(family: Family): FamilyRules {
   return FAMILIES[family];
@@ -21,4 +24,10 @@ export function familyRules(family: Family): FamilyRules {
 
 export function familyFindings(lure: Lure): Finding[] {
   return FAMILIES[lure.family].check(lure);
+}
+
+/** A lure of this family with nothing on it yet. */
+export function startLure(family: Family, id: LureId, name: string): Lure {
+  const build = { carrier: FAMILIES[family].carrier(), items: {}, strand: [] };
+  return { id, name, family, note: '', build, made: null, versions: [] };
 }

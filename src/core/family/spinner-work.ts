@@ -5,7 +5,7 @@
 import type { Part } from '../parts/part';
 import { strandIndexes } from '../lure/editing';
 import { cutLengths } from '../lure/lengths';
-import { childrenOf, itemOf, type Build, type End, type Item } from '../lure/lure';
+import { childrenOf, itemOf, wireEnd, type Build, type End, type Item } from '../lure/lure';
 import type { Hazard, WorkStep } from '../lure/work-step';
 
 type ThreadStep = Extract<WorkStep, { do: 'thread' }>;
@@ -17,8 +17,8 @@ export function spinnerWork(build: Build): WorkStep[] {
     { do: 'cutWire', part: build.carrier.wire, lengthM: wire?.cutM ?? 0, hazards: ['clippedWire'] },
     ...loopSteps(build, 'tail', null),
     ...tubeSteps(build),
-    ...strandSteps(build),
-    ...loopSteps(build, 'nose', build.carrier.freeRoomM),
+    ...strandSteps(build, 'tailFirst'),
+    ...loopSteps(build, 'nose', build.carrier.kind === 'straightWire' ? build.carrier.freeRoomM : null),
     ...(build.strand.some(({ item }) => itemOf(build, item).part.kind === 'clevis')
       ? [{ do: 'check', of: 'turnsFreely', hazards: [] } as const]
       : []),
@@ -31,12 +31,12 @@ function hooksOf(build: Build): Item[] {
 }
 
 function loopSteps(build: Build, end: End, freeRoomM: number | null): WorkStep[] {
-  const form = build.carrier[end];
+  const form = wireEnd(build.carrier, end);
   const hung = childrenOf(build, end);
   const before = hung.filter(({ part }) => part.kind !== 'splitRing');
   const rings = hung.filter(({ part }) => part.kind === 'splitRing');
   const dressings = hung.flatMap((item) => dressingsUnder(build, item));
-  if (form.form === 'plain') return dressings;
+  if (form.form !== 'wrappedLoop') return dressings;
   return [
     ...dressings,
     {
@@ -64,9 +64,14 @@ function dressingsUnder(build: Build, item: Item): WorkStep[] {
   ]);
 }
 
-function ringSteps(build: Build, ring: Item): WorkStep[] {
+export function ringSteps(build: Build, ring: Item): WorkStep[] {
   const held = childrenOf(build, ring.id);
   const further = held.filter(({ part }) => part.kind === 'splitRing');
+  // Rings at the far end of what this one holds: a body on its wire, a swivel.
+  const beyond = held
+    .filter(({ part }) => part.kind !== 'splitRing')
+    .flatMap((item) => childrenOf(build, item.id))
+    .filter(({ part }) => part.kind === 'splitRing');
   return [
     {
       do: 'hangByRing',
@@ -74,7 +79,7 @@ function ringSteps(build: Build, ring: Item): WorkStep[] {
       parts: held.filter(({ part }) => part.kind !== 'splitRing').map(({ part }) => part),
       hazards: held.some(({ part }) => part.kind === 'hook') ? ['hookPoint'] : [],
     },
-    ...further.flatMap((each) => ringSteps(build, each)),
+    ...[...further, ...beyond].flatMap((each) => ringSteps(build, each)),
   ];
 }
 
@@ -84,18 +89,21 @@ function tubeSteps(build: Build): WorkStep[] {
   );
 }
 
-/** From the tail to the nose, equal neighbours together. */
-function strandSteps(build: Build): WorkStep[] {
-  const last = build.strand.length - 1;
+/** Along the wire from the end that is closed last, equal neighbours together. */
+export function strandSteps(build: Build, order: 'tailFirst' | 'tieFirst'): WorkStep[] {
+  const { length } = build.strand;
+  const last = length - 1;
+  const indexes = Array.from({ length }, (_, n) => (order === 'tailFirst' ? last - n : n));
   const steps: WorkStep[] = [];
-  build.strand.toReversed().forEach((entry, n) => {
-    const index = last - n;
+  for (const index of indexes) {
+    const entry = build.strand[index];
+    if (!entry) continue;
     const item = itemOf(build, entry.item);
     const { part } = item;
-    if (part.kind === 'shrinkTube' && index === last) return;
-    if (part.kind === 'clevis') steps.push(...clevisSteps(build, item, index));
+    if (part.kind === 'shrinkTube' && index === last) continue;
+    if (part.kind === 'clevis') steps.push(...clevisSteps(build, item, index, order));
     else steps.push(...threadSteps(build, item));
-  });
+  }
   return mergeCounts(steps);
 }
 
@@ -109,14 +117,15 @@ function threadSteps(build: Build, item: Item): WorkStep[] {
   return [{ do: 'thread', part: item.part, count: 1, hazards: hazardsOf(item.part) }, ...over];
 }
 
-function clevisSteps(build: Build, item: Item, index: number): WorkStep[] {
+function clevisSteps(build: Build, item: Item, index: number, order: 'tailFirst' | 'tieFirst'): WorkStep[] {
   const [fore, aft] = strandIndexes(build, item.id);
   const blade = childrenOf(build, item.id)[0]?.part ?? null;
   if (fore === undefined || aft === undefined) return [];
   const isTogether = aft === fore + 1;
   if (isTogether) return index === aft ? [{ do: 'threadClevis', clevis: item.part, blade, hazards: [] }] : [];
   // The blade is hung once the legs of every clevis that this one stands among have been started.
-  return index === aft
+  const isFirstOn = index === (order === 'tailFirst' ? aft : fore);
+  return isFirstOn
     ? [{ do: 'threadLeg', clevis: item.part, leg: 'lower', blade: null, hazards: [] }]
     : [{ do: 'threadLeg', clevis: item.part, leg: 'upper', blade, hazards: [] }];
 }

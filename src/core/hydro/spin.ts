@@ -40,8 +40,8 @@ export interface SpinBlade {
   readonly reachM: number;
   /** Weight in water W′, N. */
   readonly weightInWaterN: number;
-  /** How many of these stand about the axle: a film blade has two, half a turn apart, whose radial loads cancel. */
-  readonly lobes: 1 | 2;
+  /** How many of these stand evenly about the axle, like the two of a film blade; the radial loads of several cancel. */
+  readonly lobes: 1 | 2 | 3 | 4;
   /** Spread of a blade that cannot flap, rad; null for one hung by its hole. */
   readonly fixedSpreadRad: number | null;
   readonly coefficients: SpinCoefficients;
@@ -194,11 +194,11 @@ class BladeLoads {
     const { lobes } = this.blade;
     const out = this.loads;
     out.torque = lobes * torque;
-    out.radial = lobes === 2 ? 0 : normal * cosBeta;
+    out.radial = lobes > 1 ? 0 : normal * cosBeta;
     out.drag = lobes * normal * sinBeta;
     out.flapMoment = coefficients.flapFactor * flapMoment;
     out.spinMoment = spinMoment * cosBeta;
-    out.centrifugal = lobes === 2 ? 0 : centrifugal;
+    out.centrifugal = lobes > 1 ? 0 : centrifugal;
   }
 
   /** β at which the flung blade and the flow balance for this κ; `loads` is left at that β. */

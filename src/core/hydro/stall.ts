@@ -279,10 +279,10 @@ class Motion {
     this.flapInertia = flapInertia;
     this.coriolis = coriolis;
     this.fling = fling;
-    this.weightRadius = lobes === 2 ? 0 : weightRadius;
+    this.weightRadius = lobes > 1 ? 0 : weightRadius;
     this.weightArm = weightArm;
     const { friction, faceFriction, wireRadiusM, faceRadiusM, steadyTorqueNm } = this.bearing;
-    const radial = lobes === 2 ? 0 : centrifugal * omega * omega - normal * cosBeta;
+    const radial = lobes > 1 ? 0 : centrifugal * omega * omega - normal * cosBeta;
     this.friction =
       friction * wireRadiusM * Math.hypot(radial, weightInWaterN) +
       faceFriction * faceRadiusM * Math.abs(lobes * normal * sinBeta) +

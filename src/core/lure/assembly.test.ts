@@ -9,7 +9,8 @@ import { moveRun, seatPart, stepItem, strandIndexes, takeOff, threadParts } from
 import { HISTORY_LIMIT, performDeed, startHistory } from './history';
 import { layOut } from './layout';
 import { readLureFile, writeLureFile } from './lure-file';
-import type { Lure, Seat } from './lure';
+import type { ItemState } from './item-state';
+import { howSchema, USUAL_LOOP, type Build, type Lure, type Seat } from './lure';
 import { structureProblem } from './structure';
 
 /** Some edit that makes sense to try on this lure, chosen by numbers; it may be refused. */
@@ -22,7 +23,8 @@ function someEdit(lure: Lure, [which, a, b]: readonly [number, number, number]):
   const seats: Exclude<Seat, { on: 'strand' }>[] = [
     TAIL,
     { on: 'end', end: 'nose' },
-    ...items.flatMap(({ id }) => (['hung', 'tied', 'over'] as const).map((how) => on(id, how))),
+    { on: 'tie' },
+    ...items.flatMap(({ id }) => howSchema.options.map((how) => on(id, how))),
   ];
   switch (which % 10) {
     case 0:
@@ -35,19 +37,23 @@ function someEdit(lure: Lure, [which, a, b]: readonly [number, number, number]):
       return item ? [{ kind: 'swapPart', item: item.id, part: catalogued }] : [];
     case 4:
       return item
-        ? [{ kind: 'adjust', item: item.id, changes: { flipped: !item.flipped, cutLengthM: (1 + (b % 20)) / 1000 } }]
+        ? [
+            {
+              kind: 'adjust',
+              item: item.id,
+              changes: {
+                flipped: !item.flipped,
+                state: (b % 3 ? STATES.find(({ of }) => of === item.state?.of) : anyOf(STATES, b)) ?? null,
+              },
+            },
+          ]
         : [];
     case 5:
       return [seatPart(build, catalogued, anyOf(seats, a) ?? TAIL)];
     case 6:
       return item ? [{ kind: 'reseat', item: item.id, seat: anyOf(seats, b) ?? TAIL }] : [];
     case 7:
-      return [
-        {
-          kind: 'carrier',
-          changes: { freeRoomM: (a % 40) / 10_000, tail: a % 2 ? { form: 'plain' } : build.carrier.nose },
-        },
-      ];
+      return [carrierEdit(build, a, b)];
     case 8:
       return item ? stepItem(build, item.id, b % 2 ? 1 : -1, b % 3 ? null : 'aft') : [];
     default:
@@ -56,6 +62,33 @@ function someEdit(lure: Lure, [which, a, b]: readonly [number, number, number]):
         { kind: 'mark', made: b % 2 ? null : { onDay: '2031-10-02', build } },
       ];
   }
+}
+
+/** States of every sort, most of them not of the item they are tried on. */
+const STATES: readonly ItemState[] = [
+  { of: 'film', foldRad: 0.4 },
+  { of: 'hook', pinched: true },
+  { of: 'tube', cutLengthM: 0.012 },
+  { of: 'swivel', condition: 'rusty' },
+  { of: 'skirt', collarAt: 0.2, tips: 'thinned' },
+  { of: 'trailer', cutM: 0.01, rounded: true, crookedRad: 0.1 },
+  { of: 'rivet', fixing: 'upset' },
+  { of: 'sleeve', slidUp: true },
+  { of: 'deltaBlade', clacks: true },
+  { of: 'lock', turns: 2 },
+];
+
+function carrierEdit({ carrier }: Build, a: number, b: number): Edit {
+  const tail = a % 2 ? ({ form: 'plain' } as const) : USUAL_LOOP;
+  if (carrier.kind === 'straightWire') return { kind: 'carrier', changes: { freeRoomM: (a % 40) / 10_000, tail } };
+  const sections = carrier.sections.map((each, i) =>
+    each.section === 'bend' && i === b % carrier.sections.length
+      ? { ...each, angleRad: ((a % 60) - 30) / 20, sideRad: ((b % 20) - 10) / 50 }
+      : each,
+  );
+  return a % 5 === 0
+    ? { kind: 'carrier', changes: { freeRoomM: 0.001 } }
+    : { kind: 'carrier', changes: { sections, armM: (20 + (b % 60)) / 1000, tail } };
 }
 
 const tries = fc.array(fc.tuple(fc.nat(99), fc.nat(500), fc.nat(500)), { minLength: 1, maxLength: 25 });

@@ -6,7 +6,8 @@ import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/spin';
 import type { MaterialId } from '../parts/material';
 import type { Part } from '../parts/part';
 import type { Layout } from './layout';
-import type { ItemId } from './lure';
+import { stateOf, type SwivelCondition } from './item-state';
+import type { Item, ItemId } from './lure';
 
 /** Coefficient of friction of brass or steel on each material. */
 const FRICTION: Readonly<Record<MaterialId, number>> = {
@@ -22,6 +23,11 @@ const FRICTION: Readonly<Record<MaterialId, number>> = {
   plastic: 0.18,
   polyester: 0.18,
   polyolefin: 0.25,
+  silicone: 0.4,
+  softPlastic: 0.4,
+  rubber: 0.4,
+  tin: 0.25,
+  zinc: 0.2,
   hair: 0.35,
   feather: 0.35,
 };
@@ -74,6 +80,27 @@ export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'c
         mostSpreadRad: CROSSED_SPREAD_RAD,
       };
   }
+}
+
+/**
+ * Torque of a swivel of REFERENCE_BARREL_M by its condition, N·m: it grows with the square of its size, as its faces do.
+ * A dear one turns no freer than a cheap one that is free. Trade estimates.
+ */
+const SWIVEL_TORQUE_NM: Readonly<Record<SwivelCondition, number>> = { free: 3e-6, gritty: 3e-5, rusty: 1.5e-4 };
+const REFERENCE_BARREL_M = 0.004;
+
+/** The bearing of a blade behind a swivel: it turns with the swivel's rear eye, about the line of the pull. */
+export function swivelBearing(swivel: Item, state: BladeState = 'clean'): Bearing {
+  if (swivel.part.kind !== 'swivel') throw new Error(`swivelBearing: ${swivel.id} is not a swivel`);
+  const size = (swivel.part.barrelDiameterM / REFERENCE_BARREL_M) ** 2;
+  const torqueNm = SWIVEL_TORQUE_NM[stateOf(swivel, 'swivel').condition] * size;
+  return {
+    ...GOOD_CLEVIS_BEARING,
+    dropM: swivel.part.eyeInnerDiameterM / 2,
+    friction: 0,
+    faceFriction: 0,
+    steadyTorqueNm: torqueNm + (state === 'weed' ? WEED_TORQUE_NM : 0),
+  };
 }
 
 /** The part directly behind this one on the wire; null for the tail wraps. */

@@ -1,6 +1,7 @@
 /**
- * Blade against hook, in the plane through the wire's axis: a turning blade sweeps every side, so radius and place along
- * the wire are all that matter.
+ * Blade against hook. A hook that trails on the blade's own line can come round to any side, so that radius and place along
+ * the line are all that matter. A hook cast in a head, and a blade on another line, are held in the plane of the lure: there
+ * the outline of what the blade sweeps is set against the hook's limb as it stands.
  *
  * At rest the blade lies back along the wire and its tip reaches furthest. A hook free on its ring can fall back at any
  * angle, so the blade must end before the hook's eye; a hook held in line by a tube can only lean a little, so the blade
@@ -16,7 +17,9 @@ import type { Hook } from '../parts/part';
 import type { Layout, PlacedOff } from './layout';
 import { tubeHoldsHook } from './lengths';
 import type { ItemId } from './lure';
+import { lineToOutline, outlineToOutline, type PlanePoint } from './plane';
 import type { SpinSeat } from './spin-seats';
+import { pointOn, type Pose } from './wire-path';
 
 /** What builders leave between tip and hook. Trade estimate. */
 export const CLEAR_MARGIN_M = 0.002;
@@ -36,12 +39,13 @@ export interface Clearance {
 }
 
 /** A point of the swept or swinging body: along the wire and out from it, m. */
-interface Meridian {
+export interface Meridian {
   readonly xM: number;
   readonly radiusM: number;
 }
 
 export function restClearance(layout: Layout, seat: SpinSeat, hook: PlacedOff): Clearance {
+  if (hook.line === 'head') return inPlane(layout, seat, hook, 'rest', [lyingBack(layout, seat)]);
   const tipM = seat.holeM + bladeReach(seat.blade);
   const isHeldByTube = tubeHoldsHook(layout, hook);
   const part = hook.item.part as Hook;
@@ -58,6 +62,15 @@ export function turningClearance(
   hook: PlacedOff,
   spreadsRad: readonly number[],
 ): Clearance {
+  if (hook.line === 'head') {
+    return inPlane(
+      layout,
+      seat,
+      hook,
+      'turning',
+      spreadsRad.map((spreadRad) => sweptOutline(layout, seat, spreadRad)),
+    );
+  }
   const isHeldByTube = tubeHoldsHook(layout, hook);
   const part = hook.item.part as Hook;
   const limbs = leans(isHeldByTube ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) => leaned(hook, part, lean));
@@ -69,13 +82,59 @@ export function turningClearance(
   return { blade: seat.item.id, hook: hook.item.id, posture: 'turning', clearanceM, isHeldByTube };
 }
 
-/** Nearest the sweeps of two blades come over all pairs of spreads; negative where the rear one reaches ahead of the front. */
+function inPlane(
+  layout: Layout,
+  seat: SpinSeat,
+  hook: PlacedOff,
+  posture: Clearance['posture'],
+  outlines: readonly (readonly PlanePoint[])[],
+): Clearance {
+  const limb = hookInPlane(layout, hook);
+  const clearanceM = Math.min(...outlines.map((outline) => lineToOutline(limb, outline)));
+  return { blade: seat.item.id, hook: hook.item.id, posture, clearanceM, isHeldByTube: false };
+}
+
+/** The limb of a hook whose point stands up, in the lure's plane. */
+export function hookInPlane(layout: Layout, hook: PlacedOff): PlanePoint[] {
+  const part = hook.item.part as Hook;
+  return hookLimb(part).path.map(({ xM, radiusM }) =>
+    pointOn(layout.lines[hook.line], hook.x0M + xM, hook.offAxisM + radiusM),
+  );
+}
+
+/** What a blade takes up lying back along its line, whichever way its face looks. */
+function lyingBack(layout: Layout, seat: SpinSeat): PlanePoint[] {
+  const flat = sweptBlade(seat, 0).map(({ xM, radiusM }) => ({ xM, radiusM: Math.max(radiusM, seat.dropM) }));
+  return bothSides(layout.lines[seat.line], flat);
+}
+
+/** The outline of what a blade sweeps at this spread. */
+export function sweptOutline(layout: Layout, seat: SpinSeat, spreadRad: number): PlanePoint[] {
+  return bothSides(layout.lines[seat.line], sweptBlade(seat, spreadRad));
+}
+
+/** A body about a line as a closed outline in the plane of the lure. */
+export function bothSides(line: Pose, meridian: readonly Meridian[]): PlanePoint[] {
+  const up = meridian.map(({ xM, radiusM }) => pointOn(line, xM, radiusM));
+  const down = meridian.map(({ xM, radiusM }) => pointOn(line, xM, -radiusM));
+  return [...up, ...down.reverse()];
+}
+
+/** Nearest the sweeps of two blades come over all pairs of spreads; negative where one reaches into the other. */
 export function bladeToBlade(
+  layout: Layout,
   front: SpinSeat,
   frontSpreadsRad: readonly number[],
   rear: SpinSeat,
   rearSpreadsRad: readonly number[],
 ): number {
+  if (front.line !== rear.line) {
+    const [a, b] = [
+      frontSpreadsRad.map((spreadRad) => sweptOutline(layout, front, spreadRad)),
+      rearSpreadsRad.map((spreadRad) => sweptOutline(layout, rear, spreadRad)),
+    ];
+    return Math.min(...a.flatMap((outline) => b.map((other) => outlineToOutline(outline, other))));
+  }
   const behind = rearSpreadsRad.map((spreadRad) => sweptBlade(rear, spreadRad));
   let nearest = Infinity;
   for (const spreadRad of frontSpreadsRad) {

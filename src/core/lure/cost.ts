@@ -2,6 +2,7 @@
  * What a change costs on a lure that is already made: the difference between the build on the bench and the one wanted.
  * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
  */
+import { formedLength } from '../parts/formed-wire';
 import type { Wire } from '../parts/part';
 import { cutLengths, wireCut } from './lengths';
 import type { Build, Item, ItemId } from './lure';
@@ -11,6 +12,10 @@ export type Cost =
   | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
   | { readonly code: 'opensRing'; readonly items: readonly ItemId[] }
   | { readonly code: 'cutsTube'; readonly newLengthM: number }
+  | { readonly code: 'bendsWire' }
+  | { readonly code: 'opensEndLoop' }
+  | { readonly code: 'newHead' }
+  | { readonly code: 'slipsOff'; readonly items: readonly ItemId[] }
   | { readonly code: 'tiesAgain'; readonly items: readonly ItemId[] };
 
 /** The work that leads from one build to the other; empty when they are the same to the hand. */
@@ -24,11 +29,15 @@ export function costOfChange(from: Build, to: Build): Cost[] {
     });
 
   const costs: Cost[] = [];
-  const cutsWire =
-    JSON.stringify(from.carrier) !== JSON.stringify(to.carrier) ||
+  const isRestrung =
     JSON.stringify(from.strand) !== JSON.stringify(to.strand) ||
     changed.some((id) => heldBy(id).includes('wire') && !isTube(both(id)));
-  if (cutsWire) {
+  if (changed.some((id) => heldBy(id).includes('head'))) return [{ code: 'newHead' }];
+  const loosens = opensAgain(from.carrier, to.carrier);
+  const isRebent = JSON.stringify(from.carrier) !== JSON.stringify(to.carrier);
+  if (loosens && isRestrung) costs.push({ code: 'opensEndLoop' });
+  if (loosens && isRebent) costs.push({ code: 'bendsWire' });
+  if (!loosens && (isRestrung || isRebent)) {
     costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
     return [...costs, ...tiesAgain(changed, heldBy)];
   }
@@ -40,6 +49,8 @@ export function costOfChange(from: Build, to: Build): Cost[] {
     costs.push({ code: 'cutsTube', newLengthM: tube.cutM });
   }
   if (onRing.length > 0) costs.push({ code: 'opensRing', items: onRing });
+  const byHand = changed.filter((id) => heldBy(id).includes('hand'));
+  if (byHand.length > 0) costs.push({ code: 'slipsOff', items: byHand });
   return [...costs, ...tiesAgain(changed, heldBy)];
 }
 
@@ -56,19 +67,42 @@ function changedItems(from: Build, to: Build): ItemId[] {
 /** What of an item the hand can tell: a role is only a name. */
 function physical(item: Item | undefined) {
   if (!item) return null;
-  const { part, seat, flipped, cutLengthM } = item;
-  return { part, seat, flipped, cutLengthM };
+  const { part, seat, flipped, state } = item;
+  return { part, seat, flipped, state };
 }
 
 function isTube(items: readonly Item[]): boolean {
   return items.every(({ part }) => part.kind === 'shrinkTube');
 }
 
+/** A bent wire whose end is not wrapped comes open again, as long as no more wire is wanted than there is. */
+function opensAgain(from: Build['carrier'], to: Build['carrier']): boolean {
+  if (from.kind !== 'bentWire' || to.kind !== 'bentWire') return false;
+  const isSameWire = from.wire.id === to.wire.id && from.wire.diameterM === to.wire.diameterM;
+  const isEnough = formedLength(to, to.wire.diameterM) <= formedLength(from, from.wire.diameterM) + SPARE_WIRE_M;
+  return isSameWire && isEnough && from.tail.form !== 'wrappedLoop';
+}
+
+/** A bend moved along a wire asks for this little more or less. Trade estimate. */
+const SPARE_WIRE_M = 0.001;
+
 /** What has to give for this item to come off. */
-function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'thread' {
+function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {
   if (item.part.kind === 'splitRing') return 'ring';
+  if (item.part.kind === 'head') return 'head';
   if (item.seat.on !== 'item') return 'wire';
-  if (item.seat.how === 'tied') return 'thread';
+  switch (item.seat.how) {
+    case 'tied':
+      return 'thread';
+    case 'moulded':
+      return 'head';
+    case 'collared':
+    case 'banded':
+    case 'pushed':
+      return 'hand';
+    case 'hung':
+      if (item.part.kind === 'hook' && build.items[item.seat.item]?.part.kind === 'hook') return 'hand';
+  }
   const parent = build.items[item.seat.item];
   if (!parent) return 'wire';
   if (parent.part.kind === 'splitRing') return 'ring';

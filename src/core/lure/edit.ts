@@ -3,18 +3,23 @@
  * undo, history, repairs and the cost of a change are all made of them.
  */
 import * as z from 'zod/mini';
-import { lengthM, positiveLengthM, shortText } from '../schema';
+import { lengthM, shortText } from '../schema';
 import { never } from '../never';
 import { partSchema, wireSchema } from '../parts/part';
+import { wireEndSchema } from '../parts/wire-form';
+import { stateSchema } from './item-state';
 import {
-  foldSchema,
+  bentWireSchema,
+  buildSchema,
+  carrierSchema,
   itemIdSchema,
   itemSchema,
+  lureSchema,
   madeSchema,
   seatSchema,
   strandEntrySchema,
-  wireEndSchema,
   type Build,
+  type Carrier,
   type Item,
   type ItemId,
   type Lure,
@@ -46,9 +51,7 @@ export const editSchema = z.discriminatedUnion('kind', [
     changes: z.strictObject({
       flipped: z.optional(z.boolean()),
       role: z.optional(z.nullable(shortText)),
-      cutLengthM: z.optional(z.nullable(positiveLengthM)),
-      foldRad: z.optional(z.nullable(foldSchema)),
-      pinched: z.optional(z.boolean()),
+      state: z.optional(z.nullable(stateSchema)),
     }),
   }),
   /** Moves an item between places off the strand. */
@@ -57,14 +60,24 @@ export const editSchema = z.discriminatedUnion('kind', [
     kind: z.literal('carrier'),
     changes: z.strictObject({
       wire: z.optional(wireSchema),
-      nose: z.optional(wireEndSchema),
       tail: z.optional(wireEndSchema),
+      /** Of a straight wire only. */
+      nose: z.optional(wireEndSchema),
       freeRoomM: z.optional(lengthM),
+      /** Of a bent wire only. */
+      startRad: z.optional(bentWireSchema.def.shape.startRad),
+      sections: z.optional(bentWireSchema.def.shape.sections),
+      armM: z.optional(lengthM),
     }),
   }),
+  /** Takes another carrier in place of this one: a bought frame, or wire to bend. */
+  z.strictObject({ kind: z.literal('carry'), carrier: carrierSchema }),
   z.strictObject({ kind: z.literal('rename'), name: shortText }),
   z.strictObject({ kind: z.literal('note'), note: z.string().check(z.maxLength(4000)) }),
   z.strictObject({ kind: z.literal('mark'), made: z.nullable(madeSchema) }),
+  z.strictObject({ kind: z.literal('versions'), versions: lureSchema.def.shape.versions }),
+  /** Goes to another build whole: a version kept. */
+  z.strictObject({ kind: z.literal('rebuild'), build: buildSchema }),
 ]);
 export type Edit = z.infer<typeof editSchema>;
 
@@ -125,10 +138,18 @@ function applyOne(lure: Lure, edit: Edit): Step {
         item: { ...item, seat: edit.seat },
         inverse: { kind: 'reseat', item: item.id, seat: item.seat },
       }));
-    case 'carrier':
+    case 'carrier': {
+      const alien = Object.keys(edit.changes).find((key) => !(key in build.carrier));
+      if (alien !== undefined) return { refusal: { code: 'notOfThisWire', field: alien, carrier: build.carrier.kind } };
       return {
-        lure: withBuild(lure, { carrier: { ...build.carrier, ...edit.changes } }),
-        inverse: { kind: 'carrier', changes: sameKeys(edit.changes, build.carrier) },
+        lure: withBuild(lure, { carrier: { ...build.carrier, ...edit.changes } as Carrier }),
+        inverse: { kind: 'carrier', changes: sameKeys<object>(edit.changes, build.carrier) },
+      };
+    }
+    case 'carry':
+      return {
+        lure: withBuild(lure, { carrier: edit.carrier }),
+        inverse: { kind: 'carry', carrier: build.carrier },
       };
     case 'rename':
       return { lure: { ...lure, name: edit.name }, inverse: { kind: 'rename', name: lure.name } };
@@ -136,6 +157,10 @@ function applyOne(lure: Lure, edit: Edit): Step {
       return { lure: { ...lure, note: edit.note }, inverse: { kind: 'note', note: lure.note } };
     case 'mark':
       return { lure: { ...lure, made: edit.made }, inverse: { kind: 'mark', made: lure.made } };
+    case 'versions':
+      return { lure: { ...lure, versions: edit.versions }, inverse: { kind: 'versions', versions: lure.versions } };
+    case 'rebuild':
+      return { lure: { ...lure, build: edit.build }, inverse: { kind: 'rebuild', build } };
     default:
       return never(edit, 'applyEdits');
   }

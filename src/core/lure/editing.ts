@@ -1,6 +1,7 @@
 /** The edits behind what a builder asks for: put in, take out, move, swap. Pure; the edits are applied elsewhere. */
 import type { Part } from '../parts/part';
 import type { Edit } from './edit';
+import { usualState } from './item-state';
 import {
   newItemId,
   withDependents,
@@ -12,18 +13,21 @@ import {
   type StrandEntry,
 } from './lure';
 
-const DEFAULT_HOOK_ROLE = 'tail hook';
+/** What a hook is called until the builder says otherwise. */
+function hookRole(build: Build, seat: Seat): string {
+  if (seat.on !== 'item') return 'tail hook';
+  if (seat.how === 'moulded') return 'main hook';
+  return build.items[seat.item]?.part.kind === 'hook' ? 'stinger hook' : 'tail hook';
+}
 
 function newItem(build: Build, part: Part, seat: Seat, taken: ReadonlySet<string>): Item {
   return {
     id: newItemId(build, part.kind, taken),
     part,
     seat,
-    role: part.kind === 'hook' ? DEFAULT_HOOK_ROLE : null,
+    role: part.kind === 'hook' ? hookRole(build, seat) : null,
     flipped: false,
-    cutLengthM: null,
-    foldRad: part.kind === 'filmBlade' ? 0 : null,
-    pinched: false,
+    state: usualState(part),
   };
 }
 

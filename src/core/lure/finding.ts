@@ -4,6 +4,7 @@ import type { Clearance } from './clearance';
 import type { Edit } from './edit';
 import type { Misfit } from './fit';
 import type { HookRule, RuleBreach } from './hook-rule';
+import type { RivetFixing } from './item-state';
 import type { End, ItemId } from './lure';
 import type { StackedPair } from './stacking';
 
@@ -14,7 +15,22 @@ export type Repair =
   | { readonly code: 'setFreeRoom'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'turnBlade'; readonly edits: readonly Edit[] }
   | { readonly code: 'coverWithTube'; readonly edits: readonly Edit[] }
+  | { readonly code: 'straighten'; readonly edits: readonly Edit[] }
+  | { readonly code: 'bendNearHead'; readonly sideRad: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'bendArm'; readonly angleRad: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'lengthenArm'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'closeLoop'; readonly edits: readonly Edit[] }
+  | { readonly code: 'slideTubeUp'; readonly edits: readonly Edit[] }
+  | { readonly code: 'roundTrailer'; readonly edits: readonly Edit[] }
+  | { readonly code: 'threadStraight'; readonly edits: readonly Edit[] }
+  | { readonly code: 'turnClaw'; readonly edits: readonly Edit[] }
+  | { readonly code: 'moveCollar'; readonly toShare: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'thinTips'; readonly edits: readonly Edit[] }
+  | { readonly code: 'takeOffStinger'; readonly edits: readonly Edit[] }
   | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
+
+/** How a blade stands to what it can touch: clear of it, just ticking, or dragging on it. */
+export type Touch = 'free' | 'ticking' | 'dragging';
 
 interface FindingBase {
   /** Stable within one build: what the finding is about. */
@@ -48,7 +64,40 @@ export type Finding = FindingBase &
     | { readonly code: 'sleeveInBell'; readonly sleeveM: number; readonly neededM: number }
     | { readonly code: 'silentBell' }
     /** A contact that is the purpose. One that is a fault has its own finding. */
-    | { readonly code: 'intendedContact'; readonly between: 'bellAndStriker' | 'beadInClevis' }
+    | { readonly code: 'intendedContact'; readonly between: 'bellAndStriker' | 'beadInClevis' | 'bladeAndHead' }
+    /** A buzz blade against its head: the nearest its tips come, below zero where they would pass through it. */
+    | {
+        readonly code: 'bladeAgainstHead';
+        readonly touch: Touch;
+        readonly wanted: boolean;
+        readonly clearanceM: number;
+      }
+    /** What a buzz blade runs against: fixed it rubs and squeaks with wear, upset at once, free it is silent. */
+    | { readonly code: 'rivet'; readonly fixing: RivetFixing }
+    | { readonly code: 'rivetMissing' }
+    | { readonly code: 'counterTurning'; readonly isOpposed: boolean }
+    | { readonly code: 'armTooShort'; readonly stackM: number; readonly armM: number }
+    | { readonly code: 'armTwisted'; readonly sideRad: number; readonly mostRad: number }
+    | { readonly code: 'armOutOfLine'; readonly offsetM: number; readonly mostM: number }
+    | {
+        readonly code: 'endLoop';
+        readonly is: 'closed' | 'plugged' | 'open' | 'plugTooTight';
+        readonly gapM: number;
+      }
+    | { readonly code: 'strandsFoulTail'; readonly strandsM: number; readonly kicksFromM: number }
+    | { readonly code: 'bluntTrailer'; readonly bodyM: number; readonly collarM: number }
+    | { readonly code: 'trailerStraight'; readonly crookedRad: number }
+    | { readonly code: 'trailerOverhang'; readonly behindBendM: number; readonly ofLengthM: number }
+    | { readonly code: 'clawAtPoint' }
+    | { readonly code: 'skirtSides'; readonly toNoseM: number; readonly toTailM: number; readonly longSide: End }
+    | { readonly code: 'skirtWithoutLayers' }
+    | {
+        readonly code: 'headAndBlades';
+        readonly headKg: number;
+        readonly bladeM2: number;
+        readonly is: 'inKeeping' | 'headTooLight' | 'headTooHeavy';
+      }
+    | { readonly code: 'noHead' }
     | { readonly code: 'ruleBroken'; readonly rule: HookRule; readonly breach: RuleBreach }
     | { readonly code: 'ruleKept'; readonly rule: HookRule }
     | { readonly code: 'endNotFormed'; readonly end: End }

@@ -6,10 +6,13 @@ import type { Part } from '../parts/part';
 import { predict, type Prediction } from '../predict';
 import { LAKE_WATER, type Water } from '../hydro/water';
 import { familyFindings } from '../family/families';
+import { armFindings } from './checks/arms';
 import { bladeFindings, type Spreads } from './checks/blades';
+import { buzzFindings } from './checks/buzz';
 import { clevisFindings } from './checks/clevises';
 import { fittingFindings } from './checks/fittings';
 import { ruleFindings } from './checks/rules';
+import { softFindings } from './checks/soft';
 import type { Finding, Severity } from './finding';
 import type { HookRule } from './hook-rule';
 import { layOut } from './layout';
@@ -39,6 +42,9 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
     ...bladeFindings(lure, layout, spreadsToCheck(lure, context), spare),
     ...clevisFindings(lure.build, layout, spare),
     ...fittingFindings(lure.build, layout),
+    ...armFindings(lure.build, layout),
+    ...buzzFindings(lure, layout),
+    ...softFindings(lure.build, layout),
     ...ruleFindings(lure.build, context.rules),
     ...familyFindings(lure),
   ].sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));

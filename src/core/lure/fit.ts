@@ -6,18 +6,25 @@
 import { PATTERNS } from '../parts/blade-pattern';
 import type { Blade, Hook, Part, PartOf } from '../parts/part';
 import { isBored } from '../parts/profile';
-import { childrenOf, itemOf, type Build, type Item, type ItemId, type WireEnd } from './lure';
+import type { WireEnd } from '../parts/wire-form';
+import { childrenOf, itemOf, wireEnd, type Build, type Item, type ItemId } from './lure';
 import { strandIndexes } from './editing';
+import { isTie } from './structure';
 import { layOut, type Layout } from './layout';
 
-type Loop = Extract<WireEnd, { form: 'wrappedLoop' }>;
+type Loop = Extract<WireEnd, { form: 'wrappedLoop' | 'bentLoop' }>;
+type Through = 'wire' | 'sleeve' | 'collar';
 
 /** What a part meets in a place. */
 export interface Place {
-  /** What passes through its bore: the wire, or the sleeve it slides over. */
-  readonly through: { readonly what: 'wire' | 'sleeve'; readonly diameterM: number } | null;
-  /** What it hangs on: another part, or a loop of the wire. */
-  readonly holder: Part | { readonly kind: 'loop'; readonly loop: Loop; readonly wireM: number } | null;
+  /** What passes through its bore: the wire, the sleeve it slides over, the collar it grips. */
+  readonly through: { readonly what: Through; readonly diameterM: number } | null;
+  /** What it hangs on: another part, a loop of the wire, or its line tie with the bend's inside diameter. */
+  readonly holder:
+    | Part
+    | { readonly kind: 'loop'; readonly loop: Loop; readonly wireM: number }
+    | { readonly kind: 'tie'; readonly insideM: number; readonly wireM: number }
+    | null;
   /** What hangs on it, is tied to it or slides over it. */
   readonly held: readonly Part[];
   /** Lengthwise room between the legs of the clevis it lies in, itself left out; null outside. */
@@ -35,7 +42,7 @@ export type Misfit =
       readonly code: 'boreTooTight';
       readonly boreM: number;
       readonly throughM: number;
-      readonly what: 'wire' | 'sleeve';
+      readonly what: Through;
     }
   | { readonly code: 'boreTooLoose'; readonly boreM: number; readonly throughM: number; readonly mostM: number }
   | { readonly code: 'holeTooSmall'; readonly holeM: number; readonly lobeM: number }
@@ -43,10 +50,13 @@ export type Misfit =
   | { readonly code: 'eyeTooSmall'; readonly eyeM: number; readonly ringWiresM: number }
   | { readonly code: 'loopTooSmall'; readonly insideM: number; readonly ringWiresM: number }
   | { readonly code: 'ringTooSmall'; readonly insideM: number; readonly neededM: number }
+  | { readonly code: 'ringTooLarge'; readonly insideM: number; readonly mostM: number }
+  | { readonly code: 'bandTooLoose'; readonly boreM: number; readonly collarM: number }
+  | { readonly code: 'bandTooTight'; readonly boreM: number; readonly collarM: number }
   | { readonly code: 'noRoomInClevis'; readonly lengthM: number; readonly roomM: number };
 
 /** Misfits that only mar: the part goes on all the same. */
-const LOOSE: ReadonlySet<Misfit['code']> = new Set(['boreTooLoose']);
+const LOOSE: ReadonlySet<Misfit['code']> = new Set(['boreTooLoose', 'ringTooLarge']);
 
 export function isLoose({ code }: Misfit): boolean {
   return LOOSE.has(code);
@@ -56,11 +66,18 @@ export function isLoose({ code }: Misfit): boolean {
 export const SLIDING_FIT_M = 0.00003;
 /** A bore this many times its wire sits crooked and rattles. */
 const MOST_BORE_RATIO = 2;
+/** A spacer may be slid over the end of a loop, where two wires lie in it. */
+const SPACER_BORE_RATIO = 3;
 const LEAST_MOST_BORE_M = 0.0014;
 /** A blade swings freely when its hole is wider than the lobe by this. */
 const SWINGING_FIT_M = 0.0002;
 /** An eye or loop takes both turns of a ring with this to spare. */
 const RING_FIT_M = 0.0001;
+/** A band grips when it is stretched, and tears when stretched too far. Trade estimates. */
+const LEAST_STRETCH = 1.15;
+const MOST_STRETCH = 3.5;
+/** A ring forced over an open tie holds its two legs together when it is no wider than the bend and this. */
+const SLACK_OVER_TIE_M = 0.0008;
 /** Room a ring leaves for what it joins to swing past each other. */
 const SWING_IN_RING_M = 0.0003;
 
@@ -71,6 +88,8 @@ export function misfits(part: Part, place: Place): Misfit[] {
     ...(part.kind === 'clevis' ? clevisMisfits(part, place) : []),
     ...(part.kind === 'splitRing' ? ringMisfits(part, place) : []),
     ...(part.kind === 'hook' ? hookMisfits(part, place) : []),
+    ...(part.kind === 'swivel' ? swivelMisfits(part, place) : []),
+    ...(part.kind === 'skirt' ? bandMisfits(part, place) : []),
     ...(part.kind === 'wire' ? wireMisfits(part, place) : []),
     ...(part.kind === 'sleeve' ? place.held.flatMap((held) => boreMisfit(held, part.diameterM, 'sleeve')) : []),
     ...roomMisfits(part, place),
@@ -81,19 +100,35 @@ function boreMisfits(part: Part, { through }: Place): Misfit[] {
   return through ? boreMisfit(part, through.diameterM, through.what) : [];
 }
 
-function boreMisfit(part: Part, throughM: number, what: 'wire' | 'sleeve'): Misfit[] {
-  if (part.kind !== 'clevis' && part.kind !== 'filmBlade' && !isBored(part)) return [];
+function boreMisfit(part: Part, throughM: number, what: Through): Misfit[] {
+  const isThreaded = part.kind === 'clevis' || part.kind === 'filmBlade' || part.kind === 'deltaBlade' || isBored(part);
+  if (!isThreaded) return [];
   const { boreM } = part;
   if (boreM < throughM + SLIDING_FIT_M) return [{ code: 'boreTooTight', boreM, throughM, what }];
   // A bell swings about its sleeve and is meant to be loose.
-  const mostM = Math.max(MOST_BORE_RATIO * throughM, LEAST_MOST_BORE_M);
+  const ratio = part.kind === 'sleeve' ? SPACER_BORE_RATIO : MOST_BORE_RATIO;
+  const mostM = Math.max(ratio * throughM, LEAST_MOST_BORE_M);
   return what === 'wire' && part.kind !== 'bell' && boreM > mostM
     ? [{ code: 'boreTooLoose', boreM, throughM, mostM }]
     : [];
 }
 
 function bladeMisfits(blade: Blade, { holder, wireM }: Place): Misfit[] {
-  return holder?.kind === 'clevis' ? bladeOnClevis(blade, holder, wireM) : [];
+  switch (holder?.kind) {
+    case 'clevis':
+      return bladeOnClevis(blade, holder, wireM);
+    case 'splitRing':
+      return holeOver(blade, 2 * holder.wireDiameterM);
+    case 'swivel':
+      return holeOver(blade, holder.eyeWireM);
+    default:
+      return [];
+  }
+}
+
+/** A blade's hole on what passes through it. */
+function holeOver({ holeDiameterM: holeM }: Blade, lobeM: number): Misfit[] {
+  return holeM < lobeM + SWINGING_FIT_M ? [{ code: 'holeTooSmall', holeM, lobeM }] : [];
 }
 
 function clevisMisfits(clevis: PartOf<'clevis'>, { held, wireM }: Place): Misfit[] {
@@ -102,9 +137,8 @@ function clevisMisfits(clevis: PartOf<'clevis'>, { held, wireM }: Place): Misfit
 
 /** The hole on the lobe, and the root of the blade against the wire when the blade stands at its usual spread. */
 function bladeOnClevis(blade: Blade, clevis: PartOf<'clevis'>, wireM: number): Misfit[] {
-  const { holeDiameterM: holeM } = blade;
-  const lobeM = clevis.lobeThicknessM;
-  if (holeM < lobeM + SWINGING_FIT_M) return [{ code: 'holeTooSmall', holeM, lobeM }];
+  const tooSmall = holeOver(blade, clevis.lobeThicknessM);
+  if (tooSmall.length > 0) return tooSmall;
   const spreadRad = (PATTERNS[blade.pattern].reference.spreadDeg * Math.PI) / 180;
   const rootM = blade.holeOffsetM * Math.sin(spreadRad);
   const leftM = clevis.dropM - rootM - wireM / 2;
@@ -117,20 +151,77 @@ function ringMisfits(ring: PartOf<'splitRing'>, { holder, held }: Place): Misfit
   if (holder?.kind === 'loop' && holder.loop.insideDiameterM < ringWiresM + RING_FIT_M) {
     found.push({ code: 'loopTooSmall', insideM: holder.loop.insideDiameterM, ringWiresM });
   }
-  const holderM = holder?.kind === 'loop' ? holder.wireM : holder?.kind === 'splitRing' ? 2 * holder.wireDiameterM : 0;
+  if (holder?.kind === 'tie') return ringOverTie(ring, holder);
+  if (holder?.kind === 'swivel') found.push(...eyeOnRing(holder, ring));
+  const holderM = thicknessInRing(holder);
   for (const part of held) {
+    if (part.kind === 'blade') found.push(...holeOver(part, ringWiresM));
+    if (part.kind === 'swivel' || part.kind === 'body') found.push(...eyeOnRing(part, ring));
     if (part.kind === 'hook') found.push(...eyeOnRing(part, ring), ...insideRing(ring, holderM, part.wireDiameterM));
     if (part.kind === 'splitRing') found.push(...insideRing(ring, holderM, 2 * part.wireDiameterM));
   }
   return found;
 }
 
+function thicknessInRing(holder: Place['holder']): number {
+  switch (holder?.kind) {
+    case 'loop':
+      return holder.wireM;
+    case 'splitRing':
+      return 2 * holder.wireDiameterM;
+    case 'swivel':
+      return holder.eyeWireM;
+    default:
+      return 0;
+  }
+}
+
+/** Both legs of the tie pass through the ring, and it holds them together only when it is no wider than the bend. */
+function ringOverTie(ring: PartOf<'splitRing'>, tie: { readonly insideM: number; readonly wireM: number }): Misfit[] {
+  const insideM = ring.outerDiameterM - 2 * ring.wireDiameterM;
+  const neededM = 2 * tie.wireM + RING_FIT_M;
+  const mostM = tie.insideM + 2 * tie.wireM + SLACK_OVER_TIE_M;
+  if (insideM < neededM) return [{ code: 'ringTooSmall', insideM, neededM }];
+  return insideM > mostM ? [{ code: 'ringTooLarge', insideM, mostM }] : [];
+}
+
 function hookMisfits(hook: Hook, { holder }: Place): Misfit[] {
-  return holder?.kind === 'splitRing' ? eyeOnRing(hook, holder) : [];
+  if (holder?.kind === 'splitRing') return eyeOnRing(hook, holder);
+  if (holder?.kind !== 'hook') return [];
+  // A stinger's eye goes over the point and barb of the main hook.
+  const { eyeInnerDiameterM: eyeM } = hook;
+  const ringWiresM = holder.wireDiameterM * OVER_BARB;
+  return eyeM < ringWiresM ? [{ code: 'eyeTooSmall', eyeM, ringWiresM }] : [];
+}
+
+/** How much thicker a hook is at its barb. Trade estimate. */
+const OVER_BARB = 1.5;
+
+function swivelMisfits(swivel: PartOf<'swivel'>, { holder, held }: Place): Misfit[] {
+  const { eyeInnerDiameterM: eyeM } = swivel;
+  const onLoop: Misfit[] =
+    holder?.kind === 'loop' && eyeM < holder.wireM + RING_FIT_M
+      ? [{ code: 'eyeTooSmall', eyeM, ringWiresM: holder.wireM }]
+      : [];
+  const onRing = holder?.kind === 'splitRing' ? eyeOnRing(swivel, holder) : [];
+  const carries = held.flatMap((part) =>
+    part.kind === 'splitRing' ? eyeOnRing(swivel, part) : part.kind === 'blade' ? holeOver(part, swivel.eyeWireM) : [],
+  );
+  return [...onLoop, ...onRing, ...carries];
+}
+
+function bandMisfits({ boreM }: PartOf<'skirt'>, { through }: Place): Misfit[] {
+  if (through?.what !== 'collar') return [];
+  const collarM = through.diameterM;
+  if (collarM < boreM * LEAST_STRETCH) return [{ code: 'bandTooLoose', boreM, collarM }];
+  return collarM > boreM * MOST_STRETCH ? [{ code: 'bandTooTight', boreM, collarM }] : [];
 }
 
 /** Both turns of the ring pass through the eye. */
-function eyeOnRing({ eyeInnerDiameterM: eyeM }: Hook, ring: PartOf<'splitRing'>): Misfit[] {
+function eyeOnRing(
+  { eyeInnerDiameterM: eyeM }: { readonly eyeInnerDiameterM: number },
+  ring: PartOf<'splitRing'>,
+): Misfit[] {
   const ringWiresM = 2 * ring.wireDiameterM;
   return eyeM < ringWiresM + RING_FIT_M ? [{ code: 'eyeTooSmall', eyeM, ringWiresM }] : [];
 }
@@ -157,8 +248,8 @@ function wireMisfits(wire: PartOf<'wire'>, { threaded, held, loops }: Place): Mi
 }
 
 function roomMisfits(part: Part, { roomInClevisM: roomM }: Place): Misfit[] {
-  if (roomM === null || !(isBored(part) || part.kind === 'filmBlade')) return [];
-  const lengthM = isBored(part) ? part.lengthM : part.thicknessM;
+  if (roomM === null || !(isBored(part) || part.kind === 'deltaBlade' || part.kind === 'filmBlade')) return [];
+  const lengthM = part.kind === 'filmBlade' ? part.thicknessM : part.lengthM;
   return lengthM > roomM ? [{ code: 'noRoomInClevis', lengthM, roomM }] : [];
 }
 
@@ -201,16 +292,36 @@ export function threadPlace(
 
 /** The place that something hung, tied or slid over here would come to. */
 export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'strand' }>): Place {
-  const wireM = build.carrier.wire.diameterM;
-  if (seat.on === 'end') {
-    const end = build.carrier[seat.end];
-    return { ...NOWHERE, wireM, holder: end.form === 'wrappedLoop' ? { kind: 'loop', loop: end, wireM } : null };
+  const { carrier } = build;
+  const wireM = carrier.wire.diameterM;
+  switch (seat.on) {
+    case 'end': {
+      const end = wireEnd(carrier, seat.end);
+      return { ...NOWHERE, wireM, holder: isLoop(end) ? { kind: 'loop', loop: end, wireM } : null };
+    }
+    case 'tie':
+      return { ...NOWHERE, wireM, holder: { kind: 'tie', insideM: tieInside(build), wireM } };
+    case 'item': {
+      const parent = itemOf(build, seat.item).part;
+      if (seat.how === 'over' && parent.kind === 'sleeve') {
+        return { ...NOWHERE, wireM, through: { what: 'sleeve', diameterM: parent.diameterM } };
+      }
+      if (seat.how === 'collared' && parent.kind === 'head') {
+        return { ...NOWHERE, wireM, through: { what: 'collar', diameterM: parent.collarDiameterM } };
+      }
+      return { ...NOWHERE, wireM, holder: parent };
+    }
   }
-  const parent = itemOf(build, seat.item).part;
-  if (seat.how === 'over' && parent.kind === 'sleeve') {
-    return { ...NOWHERE, wireM, through: { what: 'sleeve', diameterM: parent.diameterM } };
-  }
-  return { ...NOWHERE, wireM, holder: parent };
+}
+
+function isLoop(end: WireEnd): end is Loop {
+  return end.form === 'wrappedLoop' || end.form === 'bentLoop';
+}
+
+/** Inside diameter of the bend or coil that the line is tied in, m; 0 without one. */
+function tieInside({ carrier }: Build): number {
+  const tie = carrier.kind === 'bentWire' ? carrier.sections.find(isTie) : undefined;
+  return tie?.section === 'coil' ? tie.insideDiameterM : tie?.section === 'bend' ? 2 * tie.insideRadiusM : 0;
 }
 
 /** The place of the wire itself: everything threaded on it and hung on its loops. */
@@ -219,7 +330,7 @@ export function wirePlace(build: Build): Place {
     .filter(({ seat }) => seat.on === 'strand')
     .map(({ part }) => part);
   const held = (['nose', 'tail'] as const).flatMap((end) => childrenOf(build, end)).map(({ part }) => part);
-  const loops = [build.carrier.nose, build.carrier.tail].filter((end) => end.form === 'wrappedLoop');
+  const loops = (['nose', 'tail'] as const).map((end) => wireEnd(build.carrier, end)).filter(isLoop);
   return { ...NOWHERE, threaded, held, loops };
 }
 

@@ -4,6 +4,7 @@
  */
 import * as z from 'zod/mini';
 import { shortText } from '../schema';
+import { stateOf } from './item-state';
 import type { Build, Item, ItemId } from './lure';
 import type { Hook } from '../parts/part';
 
@@ -42,7 +43,7 @@ export function ruleBreaches(build: Build, rule: HookRule): RuleBreach[] {
     const found = Math.max(0, ...many.map(({ part }) => part.points));
     if (many.length > 0) breaches.push({ of: 'points', found, most: mostPoints, items: many.map(({ id }) => id) });
   }
-  const barbed = hooks.filter(({ part, pinched }) => part.barb && !pinched);
+  const barbed = hooks.filter((hook) => hook.part.barb && !stateOf(hook, 'hook').pinched);
   if (rule.barbless && barbed.length > 0) breaches.push({ of: 'barbs', items: barbed.map(({ id }) => id) });
   return breaches;
 }

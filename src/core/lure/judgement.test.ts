@@ -9,7 +9,8 @@ import { seatPart, takeOff, threadParts } from './editing';
 import type { Finding } from './finding';
 import { findings, USUAL_CONTEXT } from './findings';
 import { cutLengths, wireCut } from './lengths';
-import { USUAL_LOOP, type Lure, type WireEnd } from './lure';
+import type { WireEnd } from '../parts/wire-form';
+import { USUAL_LOOP, type Lure } from './lure';
 import { lureMass } from './mass';
 
 function found(lure: Lure, code: Finding['code']) {
@@ -86,7 +87,14 @@ describe('findings: each has a lure that triggers it and one that does not', () 
     ['ringTooSmall', edited(sound, { kind: 'swapPart', item: itemId('splitRing-1'), part: ring(0.003, 0.0006) })],
     ['loopTooSmall', edited(sound, { kind: 'carrier', changes: { tail: { ...LOOP, insideDiameterM: 0.0012 } } })],
     ['missingGuard', edited(sound, takeOff(sound.build, itemId('bead-1')), takeOff(sound.build, itemId('weight-1')))],
-    ['tubeCover', edited(tubed, { kind: 'adjust', item: itemId('shrinkTube-1'), changes: { cutLengthM: 0.007 } })],
+    [
+      'tubeCover',
+      edited(tubed, {
+        kind: 'adjust',
+        item: itemId('shrinkTube-1'),
+        changes: { state: { of: 'tube', cutLengthM: 0.007 } },
+      }),
+    ],
     ['bellWithoutSleeve', spinner(['clevis-folded-1', 'bell-brass-8', 'striker-brass-4'])],
     [
       'sleeveInBell',
@@ -168,7 +176,11 @@ describe('what must come out right', () => {
     const tubed = edited(bare, threadParts(bare.build, part('shrink-tube-4-black'), bare.build.strand.length));
     expect(atRest(tubed).isHeldByTube).toBe(true);
     expect(atRest(tubed).clearanceM).toBeGreaterThan(atRest(bare).clearanceM + 0.005);
-    const shortTube = edited(tubed, { kind: 'adjust', item: itemId('shrinkTube-1'), changes: { cutLengthM: 0.006 } });
+    const shortTube = edited(tubed, {
+      kind: 'adjust',
+      item: itemId('shrinkTube-1'),
+      changes: { state: { of: 'tube', cutLengthM: 0.006 } },
+    });
     expect(atRest(shortTube).isHeldByTube).toBe(false);
   });
 });
@@ -194,7 +206,11 @@ describe('lengths to cut', () => {
     const covered =
       3 * 0.0009 + (0.0032 + 2 * 0.0009) + (0.0062 - 2 * 0.0006 + 0.0017 + 2 * 0.00085 - 0.00085 - 0.0009);
     expect(tube?.totalM).toBeCloseTo(covered / 0.92, 9);
-    const set = edited(tubed, { kind: 'adjust', item: itemId('shrinkTube-1'), changes: { cutLengthM: 0.02 } });
+    const set = edited(tubed, {
+      kind: 'adjust',
+      item: itemId('shrinkTube-1'),
+      changes: { state: { of: 'tube', cutLengthM: 0.02 } },
+    });
     expect(cutLengths(set.build)[1]?.cutM).toBe(0.02);
   });
 

@@ -1,12 +1,32 @@
 /**
- * Where everything lies, pulled straight by the water: the stack against the tail wraps, the play at the nose.
- * x runs from the front of the nose loop towards the tail, m; radii are from the wire's axis.
+ * Where everything lies, pulled straight by the water: the stack against the tail end, the play at the nose.
+ * Things lie along lines: the run that the strand is threaded on; the trail of what hangs at the tail, which the water
+ * draws straight back; the head's own axis, which is the hook's shank; what is forced over the line tie. Places along a
+ * line are in metres from its origin towards the tail, radii from its axis. Each line has its pose in the lure, x to the
+ * tail and y up. On a straight wire all lines are one: x runs from the front of the nose loop.
  * Serves the drawing, the string, the clearances and the lengths alike.
  */
 import { eyeLengthM } from '../parts/hook-form';
-import type { Part, PartOf } from '../parts/part';
+import type { Head, Part, PartOf } from '../parts/part';
 import { isBored } from '../parts/profile';
-import { childrenOf, itemOf, type Build, type End, type Item, type ItemId, type Leg, type WireEnd } from './lure';
+import type { WireEnd } from '../parts/wire-form';
+import { stateOf } from './item-state';
+import {
+  childrenOf,
+  itemOf,
+  wireEnd,
+  type BentWire,
+  type Build,
+  type Holder,
+  type How,
+  type Item,
+  type ItemId,
+  type Leg,
+} from './lure';
+import { pointOn, walkWire, type Pose, type WirePath } from './wire-path';
+
+export const LINES = ['run', 'trail', 'head', 'tie'] as const;
+export type Line = (typeof LINES)[number];
 
 export interface Span {
   readonly x0M: number;
@@ -29,14 +49,15 @@ export interface PlacedEntry extends Span {
   readonly radiusM: number;
 }
 
-/** Anything that does not have the wire through it: hung, tied or slid over. */
+/** Anything that does not have the wire through it: hung, tied, cast, pushed or slid over. */
 export interface PlacedOff extends Span {
   readonly item: Item;
-  readonly parent: ItemId | End;
-  readonly how: 'hung' | 'tied' | 'over';
+  readonly parent: Holder;
+  readonly how: How;
+  readonly line: Line;
   /** Where it bears on what it hangs from: the pivot it can swing about. */
   readonly pivotM: number;
-  /** Distance of its line from the wire's axis: the clevis's drop for a blade, else 0. */
+  /** Distance of its middle from the line's axis: the clevis's drop for a blade, up for a stinger in a bend, else 0. */
   readonly offAxisM: number;
   /** Hangs forward from the nose loop: its own front points to the tail. */
   readonly forward: boolean;
@@ -54,6 +75,12 @@ export interface PlacedClevis {
 }
 
 export interface Layout extends Span {
+  /** The lure's own box: x0M to x1M along, y0M to y1M up. */
+  readonly y0M: number;
+  readonly y1M: number;
+  readonly lines: Readonly<Record<Line, Pose>>;
+  /** The way of a bent wire; null for a straight one. */
+  readonly path: WirePath | null;
   readonly wireDiameterM: number;
   readonly nose: PlacedEnd;
   readonly tail: PlacedEnd;
@@ -67,72 +94,231 @@ export interface Layout extends Span {
 }
 
 export function layOut(build: Build): Layout {
-  const { carrier, strand } = build;
+  const { carrier } = build;
   const d = carrier.wire.diameterM;
   const sizes = stackSizes(build);
-  const stackM = sizes.totalM;
+  const nose = noseOf(build);
+  const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + shaftLength(build, sizes.totalM) };
+  const tail = tailOf(carrier.tail, shaft.x1M, d);
+  const bearM = tail.form === 'plain' || tail.form === 'bentOver' ? tail.x1M : tail.x1M - d;
+  const bent = carrier.kind === 'bentWire' ? bendWire(build, carrier, bearM) : null;
+  const lines = bent?.lines ?? STRAIGHT_LINES;
 
-  const noseLoopM = loopLength(carrier.nose, d);
-  const noseWrapsM = wrapsLength(carrier.nose, d);
-  const shaft = {
-    x0M: noseLoopM + noseWrapsM,
-    x1M: noseLoopM + noseWrapsM + carrier.freeRoomM + stackM,
+  const tailChain = hangAll(build, 'tail', bearM, 0, 'trail');
+  const placed = placeStrand(build, sizes.spans, shaft.x1M, tail, tailChain);
+  const clevises = placeClevises(placed);
+  const off = [
+    ...(carrier.kind === 'straightWire'
+      ? hangAll(build, 'nose', nose.form === 'plain' ? 0 : -d, 0, 'run').map(forward)
+      : []),
+    ...(bent?.off ?? []),
+    ...clevises.flatMap(({ item, clevis, holeM }) => hangAll(build, item.id, holeM, clevis.dropM, 'run')),
+    ...placed.flatMap((entry) => slideOver(build, entry)),
+    ...tailChain,
+  ];
+  return {
+    ...boxOf(lines, nose, tail, off, bent?.path ?? null),
+    lines,
+    path: bent?.path ?? null,
+    wireDiameterM: d,
+    nose,
+    tail,
+    shaft,
+    freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - sizes.totalM },
+    stackM: sizes.totalM,
+    strand: placed,
+    clevises,
+    off,
   };
-  const nose: PlacedEnd = {
-    form: carrier.nose.form,
+}
+
+const ORIGIN: Pose = { xM: 0, yM: 0, angleRad: 0 };
+const STRAIGHT_LINES = { run: ORIGIN, trail: ORIGIN, head: ORIGIN, tie: ORIGIN };
+
+/** A straight wire is as long as what is on it and the play; the arm of a bent one is as long as it was bent. */
+function shaftLength({ carrier }: Build, stackM: number): number {
+  return carrier.kind === 'straightWire' ? carrier.freeRoomM + stackM : carrier.armM;
+}
+
+function noseOf({ carrier }: Build): PlacedEnd {
+  const end = wireEnd(carrier, 'nose');
+  const d = carrier.wire.diameterM;
+  const loopM = loopLength(end, d);
+  return {
+    form: end.form,
     x0M: 0,
-    x1M: noseLoopM,
-    loopCentreM: noseLoopM / 2,
-    loopInsideRadiusM: insideRadius(carrier.nose),
-    wraps: { x0M: noseLoopM, x1M: shaft.x0M },
+    x1M: loopM,
+    loopCentreM: loopM / 2,
+    loopInsideRadiusM: insideRadius(end),
+    wraps: { x0M: loopM, x1M: loopM + wrapsLength(end, d) },
   };
-  const tailWrapsM = wrapsLength(carrier.tail, d);
-  const tailLoopM = loopLength(carrier.tail, d);
-  const tail: PlacedEnd = {
-    form: carrier.tail.form,
-    wraps: { x0M: shaft.x1M, x1M: shaft.x1M + tailWrapsM },
-    x0M: shaft.x1M + tailWrapsM,
-    x1M: shaft.x1M + tailWrapsM + tailLoopM,
-    loopCentreM: shaft.x1M + tailWrapsM + tailLoopM / 2,
-    loopInsideRadiusM: insideRadius(carrier.tail),
-  };
+}
 
-  const tailChain = hangAll(build, 'tail', tail.x1M - (tail.form === 'plain' ? 0 : d), 0);
-  const noseChain = hangAll(build, 'nose', nose.form === 'plain' ? 0 : -d, 0).map(forward);
-  const placed = strand.map((entry, index): PlacedEntry => {
+function tailOf(end: WireEnd, fromM: number, d: number): PlacedEnd {
+  const wrapsM = wrapsLength(end, d);
+  const loopM = loopLength(end, d);
+  const x0M = fromM + wrapsM;
+  return {
+    form: end.form,
+    wraps: { x0M: fromM, x1M: x0M },
+    x0M,
+    x1M: x0M + loopM,
+    loopCentreM: x0M + loopM / 2,
+    loopInsideRadiusM: insideRadius(end),
+  };
+}
+
+/** The lines of a bent wire, and what stands on its head and over its tie. */
+function bendWire(build: Build, carrier: BentWire, bearM: number) {
+  const head = childrenOf(build, 'nose').find(({ part }) => part.kind === 'head');
+  const headPart = head?.part.kind === 'head' ? head.part : null;
+  const path = walkWire(carrier, carrier.wire.diameterM, { xM: headPart?.wireAtM ?? 0, yM: 0 });
+  const at = pointOn(path.arm, bearM);
+  const lines = {
+    run: path.arm,
+    trail: { xM: at.xM - bearM, yM: at.yM, angleRad: 0 },
+    head: ORIGIN,
+    tie: path.tie ?? ORIGIN,
+  };
+  const d = carrier.wire.diameterM;
+  return {
+    path,
+    lines,
+    off: [...(head && headPart ? castHead(build, head, headPart) : []), ...hangAll(build, 'tie', -d / 2, 0, 'tie')],
+  };
+}
+
+/** The head with its hook, and all that sits on both, along the shank. */
+function castHead(build: Build, head: Item, part: Head): PlacedOff[] {
+  const on = (item: Item, x0M: number, x1M: number, parent: Holder, how: How, offAxisM = 0): PlacedOff => ({
+    item,
+    parent,
+    how,
+    line: 'head',
+    x0M,
+    x1M,
+    pivotM: x0M,
+    offAxisM,
+    forward: false,
+  });
+  const collarM = part.lengthM;
+  const behindCollarM = part.lengthM + part.collarLengthM;
+  const onHook = (hook: Item, x0M: number, upM: number): PlacedOff[] => {
+    if (hook.part.kind !== 'hook') return [];
+    const { gapM, lengthM, wireDiameterM } = hook.part;
+    const bendM = x0M + lengthM;
+    return childrenOf(build, hook.id).flatMap((child): PlacedOff[] => {
+      switch (child.part.kind) {
+        case 'trailer':
+          return [
+            on(
+              child,
+              behindCollarM,
+              behindCollarM + child.part.lengthM - stateOf(child, 'trailer').cutM,
+              hook.id,
+              'pushed',
+              upM,
+            ),
+          ];
+        case 'hook': {
+          // A stinger's eye has gone over the point and lies in the bend.
+          const stingerM = bendM - wireDiameterM - child.part.wireDiameterM;
+          const stingerUpM = upM + gapM / 2;
+          return [
+            on(child, stingerM, stingerM + child.part.lengthM, hook.id, 'hung', stingerUpM),
+            ...onHook(child, stingerM, stingerUpM),
+          ];
+        }
+        case 'dressing':
+          return [on(child, behindCollarM, behindCollarM + child.part.fibreLengthM, hook.id, 'tied', upM)];
+        case 'keeper':
+          return [
+            on(
+              child,
+              behindCollarM + KEEPER_BEHIND_COLLAR_M,
+              behindCollarM + KEEPER_BEHIND_COLLAR_M + child.part.legM,
+              hook.id,
+              'tied',
+              upM,
+            ),
+          ];
+        default:
+          return [];
+      }
+    });
+  };
+  const children = childrenOf(build, head.id).flatMap((child): PlacedOff[] => {
+    switch (child.part.kind) {
+      case 'hook':
+        return [
+          on(child, part.hookAtM, part.hookAtM + child.part.lengthM, head.id, 'moulded'),
+          ...onHook(child, part.hookAtM, 0),
+        ];
+      case 'skirt':
+        return [
+          on(child, collarM, collarM + child.part.collarLengthM, head.id, 'collared'),
+          ...childrenOf(build, child.id).map((held) =>
+            on(
+              held,
+              collarM,
+              collarM + (child.part.kind === 'skirt' ? child.part.collarLengthM : 0),
+              child.id,
+              held.part.kind === 'softWire' ? 'tied' : 'banded',
+            ),
+          ),
+        ];
+      default:
+        return [];
+    }
+  });
+  return [on(head, 0, behindCollarM, 'nose', 'moulded'), ...children];
+}
+
+/** How far behind the collar a keeper is lashed. Trade estimate. */
+const KEEPER_BEHIND_COLLAR_M = 0.003;
+
+function placeStrand(
+  build: Build,
+  spans: readonly Span[],
+  tailM: number,
+  tail: PlacedEnd,
+  tailChain: readonly PlacedOff[],
+): PlacedEntry[] {
+  return build.strand.map((entry, index) => {
     const item = itemOf(build, entry.item);
-    const span = sizes.spans[index] ?? { x0M: 0, x1M: 0 };
-    const isTailTube = item.part.kind === 'shrinkTube' && index === strand.length - 1;
+    const span = spans[index] ?? { x0M: 0, x1M: 0 };
+    const isTailTube = item.part.kind === 'shrinkTube' && index === build.strand.length - 1;
     return {
       item,
       leg: entry.leg,
       index,
       radiusM: outsideRadius(item.part),
-      ...(isTailTube ? tubeSpan(item, tail, tailChain) : { x0M: shaft.x1M + span.x0M, x1M: shaft.x1M + span.x1M }),
+      ...(isTailTube ? tubeSpan(item, tail, tailChain) : { x0M: tailM + span.x0M, x1M: tailM + span.x1M }),
     };
   });
-  const clevises = placeClevises(placed);
-  const off = [
-    ...noseChain,
-    ...clevises.flatMap(({ item, clevis, holeM }) => hangAll(build, item.id, holeM, clevis.dropM)),
-    ...placed.flatMap((entry) => slideOver(build, entry)),
-    ...tailChain,
+}
+
+/** The box of everything but what swings or drapes. */
+function boxOf(
+  lines: Layout['lines'],
+  nose: PlacedEnd,
+  tail: PlacedEnd,
+  off: readonly PlacedOff[],
+  path: WirePath | null,
+): Pick<Layout, 'x0M' | 'x1M' | 'y0M' | 'y1M'> {
+  const points = [
+    ...(path ? path.sections.flatMap((section) => section.points) : []),
+    pointOn(lines.run, nose.x0M),
+    pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM),
+    pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM),
+    ...off.flatMap(({ line, x0M, x1M, offAxisM, item }) => {
+      const half = path ? outsideRadius(item.part) : 0;
+      const lift = line === 'head' ? offAxisM : 0;
+      return [x0M, x1M].flatMap((alongM) => [lift - half, lift + half].map((upM) => pointOn(lines[line], alongM, upM)));
+    }),
   ];
-  const x1M = Math.max(tail.x1M, ...off.map((each) => each.x1M));
-  const x0M = Math.min(0, ...off.map((each) => each.x0M));
-  return {
-    x0M,
-    x1M,
-    wireDiameterM: d,
-    nose,
-    tail,
-    shaft,
-    freeRoom: { x0M: shaft.x0M, x1M: shaft.x0M + carrier.freeRoomM },
-    stackM,
-    strand: placed,
-    clevises,
-    off,
-  };
+  const [xs, ys] = [points.map(({ xM }) => xM), points.map(({ yM }) => yM)];
+  return { x0M: Math.min(...xs), x1M: Math.max(...xs), y0M: Math.min(...ys), y1M: Math.max(...ys) };
 }
 
 /** The hooks that trail behind: those a blade could reach. */
@@ -140,17 +326,25 @@ export function trailingHooks(layout: Layout): PlacedOff[] {
   return layout.off.filter(({ item, forward: isForward }) => item.part.kind === 'hook' && !isForward);
 }
 
-/** Outer length of the loop along the wire. */
+/** Outer length of the loop along the wire; a bent-over end is as long as the wire is thick. */
 function loopLength(end: WireEnd, wireM: number): number {
-  return end.form === 'plain' ? 0 : end.insideDiameterM + 2 * wireM;
+  switch (end.form) {
+    case 'plain':
+      return 0;
+    case 'bentOver':
+      return wireM;
+    case 'wrappedLoop':
+    case 'bentLoop':
+      return end.insideDiameterM + 2 * wireM;
+  }
 }
 
 function wrapsLength(end: WireEnd, wireM: number): number {
-  return end.form === 'plain' ? 0 : end.wraps * wireM;
+  return end.form === 'wrappedLoop' ? end.wraps * wireM : 0;
 }
 
 function insideRadius(end: WireEnd): number {
-  return end.form === 'plain' ? 0 : end.insideDiameterM / 2;
+  return end.form === 'wrappedLoop' || end.form === 'bentLoop' ? end.insideDiameterM / 2 : 0;
 }
 
 /**
@@ -197,9 +391,13 @@ function entryLength(build: Build, index: number, item: Item): number {
       return part.bandLengthM;
     case 'filmBlade':
       return part.thicknessM;
+    case 'deltaBlade':
+      return part.lengthM;
     case 'shrinkTube':
       // Last on the wire it lies over the tail wraps and takes no room.
-      return index === build.strand.length - 1 ? 0 : (item.cutLengthM ?? DEFAULT_TUBE_M) * (1 - part.lengthwiseShrink);
+      return index === build.strand.length - 1
+        ? 0
+        : (stateOf(item, 'tube').cutLengthM ?? DEFAULT_TUBE_M) * (1 - part.lengthwiseShrink);
     default:
       return isBored(part) ? part.lengthM : 0;
   }
@@ -233,7 +431,28 @@ export function outsideRadius(part: Part): number {
     case 'filmBlade':
       return part.spanM / 2;
     case 'wire':
+    case 'softWire':
       return part.diameterM / 2;
+    case 'head':
+      return part.heightM / 2;
+    case 'swivel':
+      return part.barrelDiameterM / 2;
+    case 'deltaBlade':
+      return part.spanM / 2;
+    case 'rivet':
+      return part.flangeDiameterM / 2;
+    case 'skirt':
+      return part.collarDiameterM / 2;
+    case 'skirtLayer':
+      return part.strandWidthM;
+    case 'trailer':
+      return part.bodyM / 2;
+    case 'keeper':
+      return part.standM;
+    case 'body':
+      return part.diameterM / 2;
+    case 'frame':
+      return part.head.heightM / 2;
   }
 }
 
@@ -265,21 +484,30 @@ function lengthOver(spans: readonly Span[]): number {
 }
 
 /** Hangs a chain of links: each bears on the inside of what holds it. */
-function hangAll(build: Build, parent: ItemId | End, bearM: number, offAxisM: number): PlacedOff[] {
+function hangAll(build: Build, parent: Holder, bearM: number, offAxisM: number, line: Line): PlacedOff[] {
   return childrenOf(build, parent).flatMap((item) => {
     const { part } = item;
     const how = item.seat.on === 'item' ? item.seat.how : 'hung';
-    const base = { item, parent, how, pivotM: bearM, offAxisM, forward: false };
+    const base = { item, parent, how, line, pivotM: bearM, offAxisM, forward: false };
+    const next = (atM: number) => hangAll(build, item.id, atM, offAxisM, line);
     switch (part.kind) {
       case 'splitRing': {
         const x0M = bearM - part.wireDiameterM;
         const x1M = x0M + part.outerDiameterM;
-        return [{ ...base, x0M, x1M }, ...hangAll(build, item.id, x1M - part.wireDiameterM, offAxisM)];
+        return [{ ...base, x0M, x1M }, ...next(x1M - part.wireDiameterM)];
       }
       case 'hook': {
         const x0M = bearM - part.wireDiameterM;
         const bandM = x0M + eyeLengthM(part);
-        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...hangAll(build, item.id, bandM, offAxisM)];
+        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...next(bandM)];
+      }
+      case 'swivel': {
+        const x0M = bearM - part.eyeWireM;
+        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...next(x0M + part.lengthM - part.eyeWireM)];
+      }
+      case 'body': {
+        const x0M = bearM - part.wireDiameterM;
+        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...next(x0M + part.lengthM - part.wireDiameterM)];
       }
       case 'blade': {
         const x0M = bearM - part.holeOffsetM;
@@ -307,6 +535,7 @@ function slideOver(build: Build, host: PlacedEntry): PlacedOff[] {
         item,
         parent: host.item.id,
         how: 'over' as const,
+        line: 'run' as const,
         x0M,
         x1M: host.x1M,
         pivotM: host.x1M,
@@ -327,6 +556,7 @@ export function tubeCoverEnd(tail: PlacedEnd, tailChain: readonly PlacedOff[]): 
 
 function tubeSpan(item: Item, tail: PlacedEnd, tailChain: readonly PlacedOff[]): Span {
   const x0M = tail.wraps.x0M;
-  if (item.cutLengthM === null || item.part.kind !== 'shrinkTube') return { x0M, x1M: tubeCoverEnd(tail, tailChain) };
-  return { x0M, x1M: x0M + item.cutLengthM * (1 - item.part.lengthwiseShrink) };
+  const { cutLengthM } = stateOf(item, 'tube');
+  if (cutLengthM === null || item.part.kind !== 'shrinkTube') return { x0M, x1M: tubeCoverEnd(tail, tailChain) };
+  return { x0M, x1M: x0M + cutLengthM * (1 - item.part.lengthwiseShrink) };
 }

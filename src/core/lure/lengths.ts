@@ -1,11 +1,16 @@
 /**
  * Lengths to cut, each as the terms that make it up.
  * Loop of inside diameter D in wire d: π(D + d) a turn. A wrap lies about the shaft on the radius d, close wound, so a
- * turn is √((2πd)² + d²) and the shaft under it d. Source: docs/model.md, lengths and fits.
+ * turn is √((2πd)² + d²) and the shaft under it d. Bends and round loops: formed-wire.ts. Source: docs/model.md, lengths and
+ * fits.
  */
 import { eyeLengthM } from '../parts/hook-form';
 import { layOut, tubeCoverEnd, type Layout } from './layout';
-import type { Build, End, Item, WireEnd } from './lure';
+import { turnsAllowance, wireIn, wireInEnd } from '../parts/formed-wire';
+import { keeperWire } from '../parts/mass';
+import type { WireEnd } from '../parts/wire-form';
+import { stateOf } from './item-state';
+import { childrenOf, wireEnd, type BentWire, type Build, type End, type Item } from './lure';
 
 export type LengthTerm =
   | { readonly code: 'loop'; readonly end: End; readonly insideDiameterM: number; readonly lengthM: number }
@@ -14,14 +19,26 @@ export type LengthTerm =
   | { readonly code: 'tag'; readonly end: End; readonly lengthM: number }
   | { readonly code: 'stack'; readonly lengthM: number }
   | { readonly code: 'freeRoom'; readonly lengthM: number }
+  /** Cast into the head. */
+  | { readonly code: 'inHead'; readonly lengthM: number }
+  | { readonly code: 'straight'; readonly lengthM: number }
+  | { readonly code: 'bend'; readonly angleRad: number; readonly insideRadiusM: number; readonly lengthM: number }
+  | { readonly code: 'coil'; readonly turns: number; readonly insideDiameterM: number; readonly lengthM: number }
+  | { readonly code: 'arm'; readonly lengthM: number }
+  | { readonly code: 'turnedDown'; readonly lengthM: number }
+  | { readonly code: 'spacer'; readonly lengthM: number }
+  | { readonly code: 'strip'; readonly strands: number; readonly lengthM: number }
+  | { readonly code: 'keeper'; readonly lengthM: number }
+  | { readonly code: 'lockTurns'; readonly turns: number; readonly lengthM: number }
+  | { readonly code: 'lockTwist'; readonly lengthM: number }
   | { readonly code: 'overWraps'; readonly lengthM: number }
   | { readonly code: 'overLoop'; readonly lengthM: number }
   | { readonly code: 'overRingAndEye'; readonly lengthM: number }
   | { readonly code: 'lengthwiseShrink'; readonly share: number; readonly lengthM: number };
 
 export interface CutLength {
-  readonly of: 'wire' | 'shrinkTube';
-  /** The tube's item; null for the carrier. */
+  readonly of: 'wire' | 'shrinkTube' | 'spacer' | 'skirtLayer' | 'keeper' | 'lockWire';
+  /** The item that is cut; null for the carrier. */
   readonly item: Item | null;
   readonly terms: readonly LengthTerm[];
   /** Sum of the terms, m. */
@@ -30,31 +47,99 @@ export interface CutLength {
   readonly cutM: number;
 }
 
-/** Every length to cut for this build, the wire first. */
+/** Wire that a builder casts into a head. Trade estimate. */
+const IN_HEAD_M = 0.012;
+/** What each end of a lock wire is twisted over. Trade estimate. */
+const LOCK_TWIST_M = 0.012;
+
+/** Every length to cut for this build, the wire first. A bought frame has its wire cut and bent already. */
 export function cutLengths(build: Build, layout: Layout = layOut(build)): CutLength[] {
-  return [wireCut(build, layout), ...tubeCuts(build, layout)];
+  const { carrier } = build;
+  const isBought = carrier.kind === 'bentWire' && carrier.bought !== null;
+  return [...(isBought ? [] : [wireCut(build, layout)]), ...tubeCuts(build, layout), ...pieceCuts(build, layout)];
 }
 
+/** The carrier's own wire, also that of a bought frame. */
 export function wireCut(build: Build, layout: Layout = layOut(build)): CutLength {
   const { carrier } = build;
   const d = carrier.wire.diameterM;
+  const ends = (end: End) => endTerms(end, wireEnd(carrier, end), d);
   return sum('wire', null, [
-    ...endTerms('nose', carrier.nose, d),
-    { code: 'freeRoom', lengthM: carrier.freeRoomM },
-    { code: 'stack', lengthM: layout.stackM },
-    ...endTerms('tail', carrier.tail, d),
+    ...ends('nose'),
+    ...(carrier.kind === 'straightWire'
+      ? ([
+          { code: 'freeRoom', lengthM: carrier.freeRoomM },
+          { code: 'stack', lengthM: layout.stackM },
+        ] as const)
+      : bentTerms(carrier)),
+    ...ends('tail'),
   ]);
 }
 
-function endTerms(end: End, form: WireEnd, wireM: number): LengthTerm[] {
-  if (form.form === 'plain') return [];
-  const { insideDiameterM, turns, wraps, tagM } = form;
+function bentTerms({ sections, armM, wire }: BentWire): LengthTerm[] {
+  const d = wire.diameterM;
   return [
-    { code: 'loop', end, insideDiameterM, lengthM: Math.PI * (insideDiameterM + wireM) * turns },
-    { code: 'wraps', end, wraps, lengthM: wraps * Math.hypot(2 * Math.PI * wireM, wireM) },
-    { code: 'underWraps', end, lengthM: wraps * wireM },
-    { code: 'tag', end, lengthM: tagM },
+    { code: 'inHead', lengthM: IN_HEAD_M },
+    ...sections.map((each): LengthTerm => {
+      switch (each.section) {
+        case 'straight':
+          return { code: 'straight', lengthM: each.lengthM };
+        case 'bend':
+          return { code: 'bend', angleRad: each.angleRad, insideRadiusM: each.insideRadiusM, lengthM: wireIn(each, d) };
+        case 'coil':
+          return { code: 'coil', turns: each.turns, insideDiameterM: each.insideDiameterM, lengthM: wireIn(each, d) };
+      }
+    }),
+    { code: 'arm', lengthM: armM },
   ];
+}
+
+function endTerms(end: End, form: WireEnd, wireM: number): LengthTerm[] {
+  switch (form.form) {
+    case 'plain':
+      return [];
+    case 'bentOver':
+      return [{ code: 'turnedDown', lengthM: form.lengthM }];
+    case 'bentLoop':
+      return [{ code: 'loop', end, insideDiameterM: form.insideDiameterM, lengthM: wireInEnd(form, wireM) }];
+    case 'wrappedLoop': {
+      const { insideDiameterM, turns, wraps, tagM } = form;
+      return [
+        { code: 'loop', end, insideDiameterM, lengthM: turnsAllowance(insideDiameterM, turns, wireM) },
+        { code: 'wraps', end, wraps, lengthM: wraps * Math.hypot(2 * Math.PI * wireM, wireM) },
+        { code: 'underWraps', end, lengthM: wraps * wireM },
+        { code: 'tag', end, lengthM: tagM },
+      ];
+    }
+  }
+}
+
+/** Spacers cut from tube, strips of a banded skirt, keepers and lock wires. */
+function pieceCuts(build: Build, layout: Layout): CutLength[] {
+  return Object.values(build.items).flatMap((item): CutLength[] => {
+    const { part } = item;
+    switch (part.kind) {
+      case 'sleeve':
+        return part.material === 'plastic' ? [sum('spacer', item, [{ code: 'spacer', lengthM: part.lengthM }])] : [];
+      case 'skirtLayer':
+        return [sum('skirtLayer', item, [{ code: 'strip', strands: part.strands, lengthM: part.lengthM }])];
+      case 'keeper':
+        return [sum('keeper', item, [{ code: 'keeper', lengthM: keeperWire(part) }])];
+      case 'softWire': {
+        const { turns } = stateOf(item, 'lock');
+        const about = layout.off.find(({ item: each }) => childrenOf(build, each.id).includes(item));
+        const collarM = about?.item.part.kind === 'skirt' ? about.item.part.collarDiameterM : 0;
+        return [
+          sum('lockWire', item, [
+            { code: 'lockTurns', turns, lengthM: turnsAllowance(collarM, turns, part.diameterM) },
+            { code: 'lockTwist', lengthM: 2 * LOCK_TWIST_M },
+          ]),
+        ];
+      }
+      default:
+        return [];
+    }
+  });
 }
 
 /** Tubes that end up over the tail: they must cover the wraps, the loop, the rings and the hook's eye. */
@@ -97,6 +182,7 @@ export function tubeHoldsHook(layout: Layout, hook: { readonly item: Item; reado
 
 function sum(of: CutLength['of'], item: Item | null, terms: readonly LengthTerm[]): CutLength {
   const totalM = terms.reduce((total, term) => total + term.lengthM, 0);
-  const cutM = item?.cutLengthM ?? Math.ceil(totalM * 1000 - 1e-6) / 1000;
+  const set = item?.state?.of === 'tube' ? item.state.cutLengthM : null;
+  const cutM = set ?? Math.ceil(totalM * 1000 - 1e-6) / 1000;
   return { of, item, terms, totalM, cutM };
 }

@@ -5,11 +5,11 @@
 import * as z from 'zod/mini';
 import '../schema';
 import { lureSchema, type Lure } from './lure';
-import { addItemStates } from './migrate';
+import { addItemStates, oneStatePerItem } from './migrate';
 import { structureProblem, type Refusal } from './structure';
 
 export const LURE_FILE_FORMAT = 'mazurka-lure';
-export const LURE_FILE_VERSION = 2;
+export const LURE_FILE_VERSION = 3;
 /** A lure of hundreds of parts is a few hundred kilobytes. */
 export const LURE_FILE_MAX_BYTES = 5 * 1024 * 1024;
 
@@ -33,6 +33,7 @@ export type LureFileReading =
 /** Consecutive steps: MIGRATIONS[n] turns a version n file into version n + 1. */
 const MIGRATIONS: Readonly<Record<number, (file: Record<string, unknown>) => Record<string, unknown>>> = {
   1: (file) => ({ ...file, version: 2, lure: addItemStates(file.lure) }),
+  2: (file) => ({ ...file, version: 3, lure: oneStatePerItem(file.lure) }),
 };
 
 /** The file's text: items sorted by id, two spaces, so that the same lure always gives the same file. */
@@ -47,6 +48,7 @@ export function writeLureFile(lure: Lure): string {
     ...lure,
     build: sorted(lure.build),
     made: lure.made ? { ...lure.made, build: sorted(lure.made.build) } : null,
+    versions: lure.versions.map((version) => ({ ...version, build: sorted(version.build) })),
   };
   return `${JSON.stringify({ format: LURE_FILE_FORMAT, version: LURE_FILE_VERSION, lure: tidy }, null, 2)}\n`;
 }
@@ -79,7 +81,8 @@ export function readLureFile(text: string): LureFileReading {
     });
   }
   const { lure } = parsed.data;
-  const refusal = structureProblem(lure.build) ?? (lure.made ? structureProblem(lure.made.build) : null);
+  const builds = [lure.build, ...(lure.made ? [lure.made.build] : []), ...lure.versions.map(({ build }) => build)];
+  const refusal = builds.map(structureProblem).find((problem) => problem !== null);
   return refusal ? refuse({ code: 'impossibleLure', refusal }) : { ok: true, lure };
 }
 

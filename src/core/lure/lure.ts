@@ -1,12 +1,14 @@
 /**
- * A lure as data: one carrier with things threaded, hung, tied and pushed on it.
+ * A lure as data: one carrier, straight or bent, with things threaded, hung, tied, cast and pushed on it.
  * Every item carries its own measured part, so a lure never depends on a catalogue that may change.
  * The strand is the threading order, nose to tail; a clevis stands in it twice, once for each leg, so that two clevises
  * can be stacked interleaved or nested and a bead can sit inside one.
  */
 import * as z from 'zod/mini';
-import { lengthM, positiveLengthM, shortText } from '../schema';
-import { partSchema, wireSchema } from '../parts/part';
+import { lengthM, shortText } from '../schema';
+import { partIdSchema, partSchema, wireSchema } from '../parts/part';
+import { wireEndSchema, wireFormSchema, type WireEnd } from '../parts/wire-form';
+import { stateSchema } from './item-state';
 
 export const itemIdSchema = z
   .string()
@@ -23,16 +25,22 @@ export type LureId = z.infer<typeof lureIdSchema>;
 export const endSchema = z.enum(['nose', 'tail']);
 export type End = z.infer<typeof endSchema>;
 
-/** Where an item sits. `over`: slid over another item, which passes through its bore (a bell over its sleeve). */
+/**
+ * How one part sits on another. `over`: slid over it, which passes through its bore (a bell over its sleeve).
+ * `moulded`: cast into it (a hook in a head). `collared`: on the collar behind a head. `banded`: pulled through a skirt's
+ * band. `pushed`: on a hook over its point (a trailer).
+ */
+export const howSchema = z.enum(['hung', 'tied', 'over', 'moulded', 'collared', 'banded', 'pushed']);
+export type How = z.infer<typeof howSchema>;
+
+/** Where an item sits. `end`: hung in the loop there, or cast about the nose of a bent wire. `tie`: forced over its line tie. */
 export const seatSchema = z.discriminatedUnion('on', [
   z.strictObject({ on: z.literal('strand') }),
   z.strictObject({ on: z.literal('end'), end: endSchema }),
-  z.strictObject({ on: z.literal('item'), item: itemIdSchema, how: z.enum(['hung', 'tied', 'over']) }),
+  z.strictObject({ on: z.literal('tie') }),
+  z.strictObject({ on: z.literal('item'), item: itemIdSchema, how: howSchema }),
 ]);
 export type Seat = z.infer<typeof seatSchema>;
-
-/** How far the lobes of a film blade are folded back from flat, rad. */
-export const foldSchema = z.number().check(z.nonnegative(), z.maximum(1.4));
 
 export const itemSchema = z.strictObject({
   id: itemIdSchema,
@@ -40,14 +48,10 @@ export const itemSchema = z.strictObject({
   seat: seatSchema,
   /** What this hook is for on this lure ("tail treble"). Every hook has one; other items have null. */
   role: z.nullable(shortText),
-  /** Threaded: turned end for end. A blade: hung the wrong way about, its hollow away from the body. */
+  /** Threaded: turned end for end. A blade: its hollow away from the body. A skirt: its long side to the nose. A claw: on the point's side. */
   flipped: z.boolean(),
-  /** Shrink tube: the length to cut, when the builder sets it; null takes the length worked out. */
-  cutLengthM: z.nullable(positiveLengthM),
-  /** Film blade: how far its lobes are folded back; null for anything else. */
-  foldRad: z.nullable(foldSchema),
-  /** Hook: its barb was pressed flat. */
-  pinched: z.boolean(),
+  /** What the hand has done to this piece; null for kinds to which nothing is done. */
+  state: z.nullable(stateSchema),
 });
 export type Item = z.infer<typeof itemSchema>;
 
@@ -58,30 +62,35 @@ export type Leg = z.infer<typeof legSchema>;
 export const strandEntrySchema = z.strictObject({ item: itemIdSchema, leg: z.nullable(legSchema) });
 export type StrandEntry = z.infer<typeof strandEntrySchema>;
 
-export const wireEndSchema = z.discriminatedUnion('form', [
-  z.strictObject({ form: z.literal('plain') }),
-  z.strictObject({
-    form: z.literal('wrappedLoop'),
-    insideDiameterM: positiveLengthM,
-    turns: z.number().check(z.minimum(0.5), z.maximum(3)),
-    wraps: z.number().check(z.minimum(0), z.maximum(12)),
-    /** Left over behind the last wrap and clipped, m. */
-    tagM: lengthM,
-  }),
-]);
-export type WireEnd = z.infer<typeof wireEndSchema>;
-
 /** The loop a builder rolls without being told otherwise: takes a #2 ring and a snap. */
 export const USUAL_LOOP: WireEnd = { form: 'wrappedLoop', insideDiameterM: 0.0032, turns: 1, wraps: 3, tagM: 0.012 };
 
 /** A straight wire. `freeRoomM` is the play left between the stack and the nose wraps. */
-export const carrierSchema = z.strictObject({
+export const straightWireSchema = z.strictObject({
   kind: z.literal('straightWire'),
   wire: wireSchema,
   nose: wireEndSchema,
   tail: wireEndSchema,
   freeRoomM: lengthM,
 });
+
+/** A bent wire: its nose is cast in a head, its arm carries the strand. */
+export const bentWireSchema = z.strictObject({
+  kind: z.literal('bentWire'),
+  wire: wireSchema,
+  ...wireFormSchema.def.shape,
+  /** The bought frame it came as; null for wire the builder bends. */
+  bought: z.nullable(z.strictObject({ id: partIdSchema, name: shortText, maker: shortText })),
+});
+export type BentWire = z.infer<typeof bentWireSchema>;
+
+export const carrierSchema = z.discriminatedUnion('kind', [straightWireSchema, bentWireSchema]);
+export type Carrier = z.infer<typeof carrierSchema>;
+
+/** The form of an end of the wire. The nose of a bent wire is in its head and has none. */
+export function wireEnd(carrier: Carrier, end: End): WireEnd {
+  return end === 'tail' ? carrier.tail : carrier.kind === 'straightWire' ? carrier.nose : { form: 'plain' };
+}
 
 export const buildSchema = z.strictObject({
   carrier: carrierSchema,
@@ -91,7 +100,7 @@ export const buildSchema = z.strictObject({
 export type Build = z.infer<typeof buildSchema>;
 
 /** Templates and checks over the one assembly; nothing else asks which it is. */
-export const familySchema = z.enum(['inlineSpinner']);
+export const familySchema = z.enum(['inlineSpinner', 'spinnerbait', 'buzzbait']);
 export type Family = z.infer<typeof familySchema>;
 
 /** Until a lure is marked made its loops are open in the mind: a design. Then `build` is what lies on the bench. */
@@ -100,6 +109,9 @@ export const madeSchema = z.strictObject({
   build: buildSchema,
 });
 
+/** A build kept under a name, to go back to or compare with. */
+export const versionSchema = z.strictObject({ name: shortText, build: buildSchema });
+
 export const lureSchema = z.strictObject({
   id: lureIdSchema,
   name: shortText,
@@ -107,13 +119,30 @@ export const lureSchema = z.strictObject({
   note: z.string().check(z.maxLength(4000)),
   build: buildSchema,
   made: z.nullable(madeSchema),
+  versions: z.array(versionSchema).check(z.maxLength(40)),
 });
 export type Lure = z.infer<typeof lureSchema>;
 
+/** What can hold something off the strand: another item, an end of the wire, its line tie. */
+export type Holder = ItemId | End | 'tie';
+
+function holderOf(seat: Seat): Holder | null {
+  switch (seat.on) {
+    case 'strand':
+      return null;
+    case 'end':
+      return seat.end;
+    case 'tie':
+      return 'tie';
+    case 'item':
+      return seat.item;
+  }
+}
+
 /** Items hung, tied or pushed on this item or wire end, in the order of their ids. */
-export function childrenOf(build: Build, parent: ItemId | End): Item[] {
+export function childrenOf(build: Build, parent: Holder): Item[] {
   return Object.values(build.items)
-    .filter(({ seat }) => (seat.on === 'item' && seat.item === parent) || (seat.on === 'end' && seat.end === parent))
+    .filter(({ seat }) => holderOf(seat) === parent)
     .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
 }
 

@@ -1,9 +1,9 @@
 /** What a part is wanted for: which place it takes, which edits put it there, whether it fits. */
-import type { Part } from '../parts/part';
+import type { Frame, Part } from '../parts/part';
 import type { Edit } from './edit';
 import { seatPart, threadParts } from './editing';
 import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Misfit, type Place } from './fit';
-import { itemOf, type Build, type ItemId, type Seat } from './lure';
+import { childrenOf, itemOf, newItemId, type Build, type ItemId, type Seat } from './lure';
 
 export type Placement =
   | { readonly put: 'swap'; readonly item: ItemId }
@@ -30,6 +30,7 @@ export function placementEdits(build: Build, placement: Placement, part: Part): 
     case 'swap':
       return [{ kind: 'swapPart', item: placement.item, part }];
     case 'wire':
+      if (part.kind === 'frame') return takeFrame(build, part);
       return part.kind === 'wire' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
     case 'thread':
       return [threadParts(build, part, placement.index)];
@@ -54,5 +55,26 @@ export function placeFor(build: Build, placement: Placement): Place {
 /** For each part why it does not go there; empty where it does. The place is looked at once for all of them. */
 export function misfitsInPlace(build: Build, placement: Placement, parts: readonly Part[]): Misfit[][] {
   const place = placeFor(build, placement);
-  return parts.map((part) => misfits(part, place));
+  return parts.map((part) => misfits(part.kind === 'frame' ? part.wire : part, place));
+}
+
+/** A bought frame in place of the wire: its head and hook come with it, what was on the old head's collar and hook moves over. */
+function takeFrame(build: Build, frame: Frame): Edit[] {
+  const { wire, form, head, hook, id, name, maker } = frame;
+  const carrier = { kind: 'bentWire' as const, wire, ...form, bought: { id, name, maker } };
+  const [oldHead] = childrenOf(build, 'nose');
+  const oldHook = oldHead ? childrenOf(build, oldHead.id).find(({ part }) => part.kind === 'hook') : undefined;
+  const carry: Edit = { kind: 'carry', carrier };
+  if (oldHead?.part.kind === 'head' && oldHook) {
+    return [
+      carry,
+      { kind: 'swapPart', item: oldHead.id, part: head },
+      { kind: 'swapPart', item: oldHook.id, part: hook },
+    ];
+  }
+  const newHead: Edit[] = oldHead
+    ? [{ kind: 'swapPart', item: oldHead.id, part: head }]
+    : [seatPart(build, head, { on: 'end', end: 'nose' })];
+  const headId = oldHead?.id ?? newItemId(build, 'head');
+  return [carry, ...newHead, seatPart(build, hook, { on: 'item', item: headId, how: 'moulded' })];
 }

@@ -1,17 +1,24 @@
-/** What turns about the wire: blades whose chain leads to a clevis on it, and films threaded through their middle. */
-import type { Blade, FilmBlade } from '../parts/part';
+/** What turns: blades on a clevis or behind a swivel, films and buzz blades threaded on the wire. */
+import { DELTA_TIPS_AT } from '../parts/delta-form';
+import type { Blade, DeltaBlade, FilmBlade } from '../parts/part';
 import type { Bearing, SpinBlade } from '../hydro/spin';
+import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta-blade';
 import { filmBearing, filmSpinBlade, filmSpread, FILM_COEFFICIENTS } from '../hydro/film-blade';
 import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoefficients } from '../hydro/spin-blade';
-import { bearingOf, type BladeState } from './bearing';
-import { layOut, outsideRadius, type Layout, type PlacedClevis } from './layout';
+import { bearingOf, swivelBearing, type BladeState } from './bearing';
+import { stateOf } from './item-state';
+import { layOut, outsideRadius, type Layout, type Line, type PlacedClevis, type PlacedEntry } from './layout';
 import type { Build, Item, ItemId } from './lure';
 
-/** A blade hung on a clevis. */
+/** A blade that turns about a line: hung on a clevis, or behind a swivel. */
 export interface SpinSeat {
   readonly item: Item;
   readonly blade: Blade;
-  readonly clevis: PlacedClevis;
+  readonly line: Line;
+  /** The clevis on the wire that it hangs on; null behind a swivel. */
+  readonly clevis: PlacedClevis | null;
+  /** The swivel it turns behind; null on a clevis. */
+  readonly swivel: Item | null;
   /** Axial place of the blade's hole, m. */
   readonly holeM: number;
   /** Axle to hole, m. */
@@ -25,6 +32,13 @@ export interface FilmSeat {
   /** Axial place of its hub, m. */
   readonly hubM: number;
   readonly spreadRad: number;
+}
+
+/** A buzz blade threaded on the wire. */
+export interface DeltaSeat extends PlacedEntry {
+  readonly blade: DeltaBlade;
+  /** Axial place where its tips stand, m. */
+  readonly tipsM: number;
 }
 
 /** Anything that turns, as the spin model takes it. */
@@ -44,11 +58,12 @@ const DRIVEN_AT = 0.65;
 
 export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSeat[] {
   return layout.off
-    .flatMap(({ item, pivotM, offAxisM }) => {
-      const clevisId = clevisAbove(build, item);
-      const clevis = layout.clevises.find((each) => each.item.id === clevisId);
-      if (item.part.kind !== 'blade' || !clevis) return [];
-      return [{ item, blade: item.part, clevis, holeM: pivotM, dropM: offAxisM }];
+    .flatMap(({ item, line, pivotM, offAxisM }): SpinSeat[] => {
+      const hanger = item.part.kind === 'blade' ? hangerAbove(build, item) : null;
+      const clevis = layout.clevises.find((each) => each.item.id === hanger?.id) ?? null;
+      const swivel = hanger?.part.kind === 'swivel' ? hanger : null;
+      if (item.part.kind !== 'blade' || (!clevis && !swivel)) return [];
+      return [{ item, blade: item.part, line, clevis, swivel, holeM: pivotM, dropM: offAxisM }];
     })
     .sort((a, b) => a.holeM - b.holeM);
 }
@@ -56,7 +71,15 @@ export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSea
 export function filmSeats(layout: Layout): FilmSeat[] {
   return layout.strand.flatMap(({ item, x0M, x1M }) =>
     item.part.kind === 'filmBlade'
-      ? [{ item, film: item.part, hubM: (x0M + x1M) / 2, spreadRad: filmSpread(item.foldRad ?? 0) }]
+      ? [{ item, film: item.part, hubM: (x0M + x1M) / 2, spreadRad: filmSpread(stateOf(item, 'film').foldRad) }]
+      : [],
+  );
+}
+
+export function deltaSeats(layout: Layout): DeltaSeat[] {
+  return layout.strand.flatMap((entry) =>
+    entry.item.part.kind === 'deltaBlade'
+      ? [{ ...entry, blade: entry.item.part, tipsM: entry.x0M + DELTA_TIPS_AT * (entry.x1M - entry.x0M) }]
       : [],
   );
 }
@@ -69,7 +92,7 @@ export function spinners(
   layout: Layout = layOut(build),
 ): Spinner[] {
   const hung = spinSeats(build, layout).map((seat): Spinner => {
-    const { blade, clevis, dropM, item, holeM } = seat;
+    const { blade, dropM, item, holeM } = seat;
     const nominal = referenceCoefficients(blade.pattern);
     const prepared = spinBlade(blade, waterDensityKgM3, nominal);
     return {
@@ -77,22 +100,12 @@ export function spinners(
       placeM: holeM,
       meetsWakeAtM: dropM + DRIVEN_AT * prepared.reachM,
       nominal,
-      bearing: bearingOf(
-        layout,
-        {
-          item: clevis.item.id,
-          part: clevis.clevis,
-          dropM,
-          boreM: clevis.clevis.boreM,
-          legRadiusM: outsideRadius(clevis.clevis),
-        },
-        state,
-      ),
+      bearing: seatBearing(layout, seat, state),
       blade: (coefficients) => ({ ...prepared, coefficients: bladeCoefficients(blade, coefficients) }),
     };
   });
   const films = filmSeats(layout).map(({ item, film, hubM }): Spinner => {
-    const prepared = filmSpinBlade(film, item.foldRad ?? 0, waterDensityKgM3);
+    const prepared = filmSpinBlade(film, stateOf(item, 'film').foldRad, waterDensityKgM3);
     const seated = { item: item.id, part: film, dropM: 0, boreM: film.boreM, legRadiusM: film.boreM / 2 + 0.001 };
     return {
       station: item.id,
@@ -103,12 +116,41 @@ export function spinners(
       blade: (coefficients) => ({ ...prepared, coefficients }),
     };
   });
-  return [...hung, ...films].sort((a, b) => a.placeM - b.placeM);
+  const deltas = deltaSeats(layout).map(({ item, blade, tipsM }): Spinner => {
+    const prepared = deltaSpinBlade(blade, waterDensityKgM3);
+    const seated = { item: item.id, part: blade, dropM: 0, boreM: blade.boreM, legRadiusM: blade.boreM / 2 + 0.001 };
+    return {
+      station: item.id,
+      placeM: tipsM,
+      meetsWakeAtM: DRIVEN_AT * prepared.reachM,
+      nominal: DELTA_COEFFICIENTS,
+      bearing: deltaBearing(bearingOf(layout, seated, state === 'weed' ? 'weed' : 'clean')),
+      blade: (coefficients) => ({ ...prepared, coefficients }),
+    };
+  });
+  return [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
 }
 
-function clevisAbove(build: Build, item: Item): ItemId | null {
-  if (item.part.kind === 'clevis') return item.id;
+function seatBearing(layout: Layout, { clevis, swivel, dropM }: SpinSeat, state: BladeState): Bearing {
+  if (swivel) return swivelBearing(swivel, state);
+  if (!clevis) throw new Error('seatBearing: a blade turns on a clevis or behind a swivel');
+  return bearingOf(
+    layout,
+    {
+      item: clevis.item.id,
+      part: clevis.clevis,
+      dropM,
+      boreM: clevis.clevis.boreM,
+      legRadiusM: outsideRadius(clevis.clevis),
+    },
+    state,
+  );
+}
+
+/** The nearest clevis or swivel in the chain that holds this item. */
+function hangerAbove(build: Build, item: Item): Item | null {
+  if (item.part.kind === 'clevis' || item.part.kind === 'swivel') return item;
   if (item.seat.on !== 'item') return null;
   const parent = build.items[item.seat.item];
-  return parent ? clevisAbove(build, parent) : null;
+  return parent ? hangerAbove(build, parent) : null;
 }

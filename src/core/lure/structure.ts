@@ -2,7 +2,19 @@
  * What no order of work could ever reach. Everything else is a design with findings.
  */
 import type { PartKind } from '../parts/part';
-import { childrenOf, type Build, type Item, type ItemId, type Seat } from './lure';
+import type { Section } from '../parts/wire-form';
+import { usualState } from './item-state';
+import {
+  childrenOf,
+  type Build,
+  type Carrier,
+  type End,
+  type Holder,
+  type How,
+  type Item,
+  type ItemId,
+  type Seat,
+} from './lure';
 
 export type Refusal =
   | { readonly code: 'unknownItem'; readonly item: string }
@@ -16,14 +28,16 @@ export type Refusal =
       readonly kind: PartKind;
       readonly on: ItemId;
       readonly onKind: PartKind;
-      readonly how: 'hung' | 'tied' | 'over';
+      readonly how: How;
     }
-  | { readonly code: 'seatTaken'; readonly item: ItemId; readonly on: ItemId }
+  | { readonly code: 'seatTaken'; readonly item: ItemId; readonly on: Holder }
   | { readonly code: 'hangsOnItself'; readonly item: ItemId }
   | { readonly code: 'leavesHanging'; readonly item: ItemId; readonly on: ItemId }
   | { readonly code: 'legsCrossed'; readonly item: ItemId }
   | { readonly code: 'strandMismatch'; readonly item: ItemId }
   | { readonly code: 'hookWithoutRole'; readonly item: ItemId }
+  | { readonly code: 'wrongState'; readonly item: ItemId; readonly kind: PartKind }
+  | { readonly code: 'notOfThisWire'; readonly field: string; readonly carrier: Carrier['kind'] }
   | { readonly code: 'swapKind'; readonly item: ItemId; readonly from: PartKind; readonly to: PartKind };
 
 const THREADABLE: ReadonlySet<PartKind> = new Set([
@@ -37,34 +51,65 @@ const THREADABLE: ReadonlySet<PartKind> = new Set([
   'dressing',
   'shrinkTube',
   'filmBlade',
+  'deltaBlade',
+  'rivet',
 ]);
-const HANGS_ON_LOOP: ReadonlySet<PartKind> = new Set(['splitRing', 'hook', 'blade']);
+const HANGS_ON_LOOP: ReadonlySet<PartKind> = new Set(['splitRing', 'hook', 'blade', 'swivel']);
+const GOES_OVER_TIE: ReadonlySet<PartKind> = new Set(['splitRing']);
 
 /** What each kind of part can carry, and how. Absent: it has nothing to hold anything. */
-const CARRIES: Readonly<Partial<Record<PartKind, Partial<Record<'hung' | 'tied' | 'over', ReadonlySet<PartKind>>>>>> = {
-  clevis: { hung: new Set(['blade', 'splitRing']) },
-  splitRing: { hung: new Set(['hook', 'splitRing', 'blade']) },
-  hook: { tied: new Set(['dressing']) },
-  sleeve: { over: new Set(['bell', 'cap', 'bead', 'striker']) },
+const CARRIES: Readonly<Partial<Record<PartKind, Partial<Record<How, readonly PartKind[]>>>>> = {
+  clevis: { hung: ['blade', 'splitRing'] },
+  splitRing: { hung: ['hook', 'splitRing', 'blade', 'swivel', 'body'] },
+  swivel: { hung: ['blade', 'splitRing'] },
+  body: { hung: ['splitRing', 'hook'] },
+  head: { moulded: ['hook'], collared: ['skirt'] },
+  skirt: { banded: ['skirtLayer'], tied: ['softWire'] },
+  hook: { pushed: ['trailer'], hung: ['hook'], tied: ['dressing', 'keeper'] },
+  sleeve: { over: ['bell', 'cap', 'bead', 'striker'] },
 };
-/** A clevis has one lobe; a bare sleeve or shank can carry more. */
-const CARRIES_ONE: ReadonlySet<PartKind> = new Set(['clevis']);
+/** A clevis has one lobe, a head one hook and one collar; a bare sleeve or shank can carry more. */
+const CARRIES_ONE: Readonly<Partial<Record<PartKind, readonly How[]>>> = {
+  clevis: ['hung'],
+  swivel: ['hung'],
+  head: ['moulded', 'collared'],
+  hook: ['pushed', 'hung'],
+  skirt: ['tied'],
+};
 
 export function canThread(kind: PartKind): boolean {
   return THREADABLE.has(kind);
 }
 
-export function canSitOn(kind: PartKind, parent: PartKind, how: 'hung' | 'tied' | 'over'): boolean {
-  return CARRIES[parent]?.[how]?.has(kind) ?? false;
+export function canSitOn(kind: PartKind, parent: PartKind, how: How): boolean {
+  return CARRIES[parent]?.[how]?.includes(kind) ?? false;
 }
 
-/** False when this item's one place to hold something is taken. */
-export function hasRoomToHold(build: Build, item: Item): boolean {
-  return !CARRIES_ONE.has(item.part.kind) || childrenOf(build, item.id).length === 0;
+/** False when this item's one place to hold something in this way is taken. */
+export function hasRoomToHold(build: Build, item: Item, how: How): boolean {
+  return !CARRIES_ONE[item.part.kind]?.includes(how) || heldOn(build, item, how).length === 0;
 }
 
-export function canHangOnLoop(kind: PartKind): boolean {
-  return HANGS_ON_LOOP.has(kind);
+function heldOn(build: Build, { id }: Item, how: How): Item[] {
+  return childrenOf(build, id).filter(({ seat }) => seat.on === 'item' && seat.how === how);
+}
+
+/** What can be put on this end: hung in its loop, or cast about the nose of a bent wire. */
+export function canSitAtEnd(kind: PartKind, carrier: Carrier, end: End): boolean {
+  return carrier.kind === 'bentWire' && end === 'nose' ? kind === 'head' : HANGS_ON_LOOP.has(kind);
+}
+
+export function canGoOverTie(kind: PartKind): boolean {
+  return GOES_OVER_TIE.has(kind);
+}
+
+/** True when the wire has a line tie that is neither of its ends. */
+export function hasTie(carrier: Carrier): boolean {
+  return carrier.kind === 'bentWire' && carrier.sections.some(isTie);
+}
+
+export function isTie(section: Section): boolean {
+  return section.section === 'coil' || (section.section === 'bend' && section.isTie);
 }
 
 /** The first reason why this build cannot exist, or null. */
@@ -80,11 +125,19 @@ export function structureProblem(build: Build): Refusal | null {
 function seatProblem(build: Build, item: Item): Refusal | null {
   const { kind } = item.part;
   if (kind === 'hook' && item.role === null) return { code: 'hookWithoutRole', item: item.id };
+  if (item.state?.of !== usualState(item.part)?.of) return { code: 'wrongState', item: item.id, kind };
   const { seat } = item;
   if (seat.on === 'strand') {
     return canThread(kind) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'strand' };
   }
-  if (seat.on === 'end') return canHangOnLoop(kind) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'end' };
+  if (seat.on === 'end') {
+    if (!canSitAtEnd(kind, build.carrier, seat.end)) return { code: 'cannotSit', item: item.id, kind, seat: 'end' };
+    const isCast = kind === 'head' && childrenOf(build, seat.end).length > 1;
+    return isCast ? { code: 'seatTaken', item: item.id, on: seat.end } : null;
+  }
+  if (seat.on === 'tie') {
+    return canGoOverTie(kind) && hasTie(build.carrier) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'tie' };
+  }
 
   const parent = build.items[seat.item];
   if (!parent) return { code: 'leavesHanging', item: item.id, on: seat.item };
@@ -98,7 +151,7 @@ function seatProblem(build: Build, item: Item): Refusal | null {
     const onKind = parent.part.kind;
     return { code: 'nothingToHoldIt', item: item.id, kind, on: parent.id, onKind, how: seat.how };
   }
-  if (CARRIES_ONE.has(parent.part.kind) && childrenOf(build, parent.id).length > 1) {
+  if (CARRIES_ONE[parent.part.kind]?.includes(seat.how) && heldOn(build, parent, seat.how).length > 1) {
     return { code: 'seatTaken', item: item.id, on: parent.id };
   }
   return null;

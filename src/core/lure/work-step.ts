@@ -3,7 +3,7 @@ import type { Part } from '../parts/part';
 import type { End } from './lure';
 
 /** What can come to harm at a step. */
-export type Hazard = 'clippedWire' | 'flame' | 'hookPoint' | 'lead' | 'cement';
+export type Hazard = 'clippedWire' | 'flame' | 'hookPoint' | 'lead' | 'cement' | 'hotMetal' | 'blade';
 
 export type WorkStep =
   | { readonly do: 'cutWire'; readonly part: Part; readonly lengthM: number; readonly hazards: readonly Hazard[] }
@@ -43,4 +43,44 @@ export type WorkStep =
       readonly blade: Part | null;
       readonly hazards: readonly Hazard[];
     }
-  | { readonly do: 'check'; readonly of: 'turnsFreely' | 'clearsHook'; readonly hazards: readonly Hazard[] };
+  | { readonly do: 'takeFrame'; readonly name: string; readonly head: Part | null; readonly hazards: readonly Hazard[] }
+  | {
+      readonly do: 'castHead';
+      readonly head: Part;
+      readonly hook: Part | null;
+      readonly hazards: readonly Hazard[];
+    }
+  | { readonly do: 'bendWire'; readonly bends: number; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'ringOverTie'; readonly ring: Part; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'turnDown'; readonly part: Part; readonly lengthM: number; readonly hazards: readonly Hazard[] }
+  | {
+      readonly do: 'closeLoop';
+      readonly insideDiameterM: number;
+      readonly holding: readonly Part[];
+      /** The tube slid up over the end afterwards; null when pliers close it. */
+      readonly plug: Part | null;
+      readonly hazards: readonly Hazard[];
+    }
+  | {
+      readonly do: 'fixRivet';
+      readonly part: Part;
+      readonly fixing: 'crimped' | 'upset';
+      readonly hazards: readonly Hazard[];
+    }
+  | {
+      readonly do: 'fitSkirt';
+      readonly skirt: Part;
+      readonly layers: readonly Part[];
+      readonly lock: Part | null;
+      readonly hazards: readonly Hazard[];
+    }
+  | {
+      readonly do: 'pushTrailer';
+      readonly part: Part;
+      readonly cutM: number;
+      readonly rounded: boolean;
+      readonly hazards: readonly Hazard[];
+    }
+  | { readonly do: 'hangStinger'; readonly part: Part; readonly on: Part; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'lashKeeper'; readonly part: Part; readonly hazards: readonly Hazard[] }
+  | { readonly do: 'check'; readonly of: 'turnsFreely' | 'clearsHook' | 'inLine'; readonly hazards: readonly Hazard[] };

@@ -3,8 +3,11 @@ import { never } from '../never';
 import { FILM_LOBE, PATTERNS } from './blade-pattern';
 import { densityOf } from './material';
 import { filmLobe, planArea, sheetArea } from './outline';
-import type { Part } from './part';
-import { radiusProfile } from './profile';
+import { deltaLobeArea } from './delta-form';
+import { formedLength } from './formed-wire';
+import { headVolume } from './head-form';
+import type { Part, PartOf } from './part';
+import { radiusProfile, type BoredPart } from './profile';
 
 /** Volume of material, m³. Shapes are those of profile.ts; wire parts are developed lengths of round wire. */
 export function materialVolume(part: Part): number {
@@ -26,6 +29,7 @@ export function materialVolume(part: Part): number {
     case 'weight':
     case 'striker':
     case 'sleeve':
+    case 'rivet':
       return solidBored(part);
     case 'bell':
     case 'cap':
@@ -44,25 +48,75 @@ export function materialVolume(part: Part): number {
     }
     case 'shrinkTube':
       return Math.PI * (part.suppliedBoreM + part.suppliedWallM) * part.suppliedWallM * part.stockLengthM;
+    case 'head':
+      return headVolume(part) + disc(part.collarDiameterM) * part.collarLengthM;
+    case 'swivel': {
+      const barrelM = part.lengthM - 2 * (part.eyeInnerDiameterM + part.eyeWireM);
+      const eyesM = 2 * Math.PI * (part.eyeInnerDiameterM + part.eyeWireM) + barrelM;
+      return disc(part.barrelDiameterM) * Math.max(barrelM, 0) * 0.75 + disc(part.eyeWireM) * eyesM;
+    }
+    case 'deltaBlade':
+      return deltaLobeArea(part) * part.lobes * part.thicknessM;
+    case 'skirt': {
+      const band = (disc(part.collarDiameterM) - disc(part.boreM)) * part.collarLengthM;
+      const strands = part.strands ? part.strands.count * part.strands.lengthM * ONE_PIECE_STRAND_M2 : 0;
+      return band + strands;
+    }
+    case 'skirtLayer':
+      return part.strands * part.lengthM * part.strandWidthM * part.strandThicknessM;
+    case 'trailer':
+      return disc(part.bodyM) * part.lengthM * TRAILER_FULLNESS[part.style];
+    case 'keeper':
+      return disc(part.wireDiameterM) * keeperWire(part);
+    case 'softWire':
+      return disc(part.diameterM) * part.stockLengthM;
+    case 'body': {
+      const metal = { ...part, kind: 'weight', lengthM: part.metalLengthM, boreM: part.wireDiameterM } as const;
+      const eyesM = 2 * Math.PI * (part.eyeInnerDiameterM + part.wireDiameterM) + part.metalLengthM;
+      return solidBored(metal) + disc(part.wireDiameterM) * eyesM;
+    }
+    case 'frame':
+      return (
+        materialVolume(part.head) +
+        materialVolume(part.hook) +
+        disc(part.wire.diameterM) * formedLength(part.form, part.wire.diameterM)
+      );
     default:
       return never(part, 'materialVolume');
   }
 }
 
 export function massFromGeometry(part: Part): number {
-  return materialVolume(part) * densityOf(part.material);
+  if (part.kind !== 'frame') return materialVolume(part) * densityOf(part.material);
+  const { head, hook, wire, form } = part;
+  return massFromGeometry(head) + massFromGeometry(hook) + wireMass(wire, formedLength(form, wire.diameterM));
 }
+
+/** Mass of a length of stock sold by length, kg. */
+export function wireMass(stock: { readonly massKg: number; readonly stockLengthM: number }, lengthM: number): number {
+  return (stock.massKg / stock.stockLengthM) * lengthM;
+}
+
+/** Wire in a keeper: the leg on the shank, the bight about it and the barb that stands off, m. */
+export function keeperWire({ legM, standM, wireDiameterM }: PartOf<'keeper'>): number {
+  return legM + Math.PI * wireDiameterM * 2 + 2 * standM;
+}
+
+/** Section of a strand of a one-piece skirt, m². */
+const ONE_PIECE_STRAND_M2 = 0.0011 * 0.0009;
+/** How much of the cylinder about it a soft tail fills. Trade estimates. */
+const TRAILER_FULLNESS = { paddleTail: 0.52, kickingFrog: 0.6, grub: 0.46, claw: 0.42, segmentedMinnow: 0.5 } as const;
 
 function disc(diameterM: number): number {
   return (Math.PI / 4) * diameterM ** 2;
 }
 
-function solidBored(part: Extract<Part, { lengthM: number; boreM: number }>): number {
+function solidBored(part: BoredPart): number {
   return revolve(part, (radiusM) => radiusM ** 2 - (part.boreM / 2) ** 2);
 }
 
 /** A thin wall that follows the profile. */
-function shell(part: Extract<Part, { lengthM: number; boreM: number }>, wallM: number): number {
+function shell(part: BoredPart, wallM: number): number {
   const profile = radiusProfile(part);
   let volume = 0;
   for (let i = 1; i < profile.length; i++) {
@@ -74,7 +128,7 @@ function shell(part: Extract<Part, { lengthM: number; boreM: number }>, wallM: n
   return volume;
 }
 
-function revolve(part: Extract<Part, { lengthM: number; boreM: number }>, section: (radiusM: number) => number) {
+function revolve(part: BoredPart, section: (radiusM: number) => number) {
   const profile = radiusProfile(part);
   let volume = 0;
   for (let i = 1; i < profile.length; i++) {

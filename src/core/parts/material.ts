@@ -15,6 +15,11 @@ export const MATERIALS = {
   plastic: { name: 'plastic', densityKgM3: 1180 },
   polyester: { name: 'polyester film', densityKgM3: 1380 },
   polyolefin: { name: 'polyolefin', densityKgM3: 950 },
+  silicone: { name: 'silicone', densityKgM3: 1120 },
+  softPlastic: { name: 'soft plastic', densityKgM3: 1150 },
+  rubber: { name: 'rubber', densityKgM3: 1100 },
+  tin: { name: 'tin', densityKgM3: 7300 },
+  zinc: { name: 'zinc alloy', densityKgM3: 6700 },
   hair: { name: 'hair', densityKgM3: 1000 },
   feather: { name: 'feather', densityKgM3: 800 },
 } as const;

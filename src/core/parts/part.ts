@@ -6,6 +6,10 @@ import * as z from 'zod/mini';
 import { hexColour, lengthM, positiveLengthM, shortText } from '../schema';
 import { BLADE_PATTERNS } from './blade-pattern';
 import { MATERIAL_IDS } from './material';
+import { wireFormSchema } from './wire-form';
+
+export const HEAD_SHAPES = ['bullet', 'ball', 'minnow', 'flat', 'cone'] as const;
+export const TRAILER_STYLES = ['paddleTail', 'kickingFrog', 'grub', 'claw', 'segmentedMinnow'] as const;
 
 export const partIdSchema = z
   .string()
@@ -187,6 +191,139 @@ export const shrinkTubeSchema = z.strictObject({
   lengthwiseShrink: z.number().check(z.minimum(0), z.maximum(0.3)),
 });
 
+/** A moulded head: the wire leaves it and a hook is cast in it; behind it a collar takes the skirt. */
+export const headSchema = z.strictObject({
+  kind: z.literal('head'),
+  ...common,
+  shape: z.enum(HEAD_SHAPES),
+  /** Nose to the start of the collar. */
+  lengthM: positiveLengthM,
+  heightM: positiveLengthM,
+  widthM: positiveLengthM,
+  collarDiameterM: positiveLengthM,
+  collarLengthM: positiveLengthM,
+  /** Nose to where the wire comes out. */
+  wireAtM: lengthM,
+  /** Nose to the front of the hook's eye, inside the metal. */
+  hookAtM: lengthM,
+});
+
+/** Two eyes that turn against each other. */
+export const swivelSchema = z.strictObject({
+  kind: z.literal('swivel'),
+  ...common,
+  style: z.enum(['barrel', 'crane', 'roller', 'ballBearing']),
+  /** Eye to eye, outside. */
+  lengthM: positiveLengthM,
+  barrelDiameterM: positiveLengthM,
+  eyeInnerDiameterM: positiveLengthM,
+  eyeWireM: positiveLengthM,
+});
+
+/** A buzz blade: lobes cut from sheet and twisted, its two ears threaded on the wire. Driving a screw, a left-hand one turns left. */
+export const deltaBladeSchema = z.strictObject({
+  kind: z.literal('deltaBlade'),
+  ...common,
+  lobes: z.union([z.literal(2), z.literal(3), z.literal(4)]),
+  hand: z.enum(['left', 'right']),
+  /** Circle its tips run on. */
+  spanM: positiveLengthM,
+  /** Front ear to rear ear along the wire. */
+  lengthM: positiveLengthM,
+  thicknessM: positiveLengthM,
+  boreM: positiveLengthM,
+});
+
+/** A flanged tube that stops a buzz blade and that it rubs on. */
+export const rivetSchema = z.strictObject({
+  kind: z.literal('rivet'),
+  ...common,
+  ...bored,
+  diameterM: positiveLengthM,
+  flangeDiameterM: positiveLengthM,
+});
+
+/** What holds a skirt: a band for layers of strips, or one piece with its strands moulded on. */
+export const skirtSchema = z.strictObject({
+  kind: z.literal('skirt'),
+  ...common,
+  style: z.enum(['banded', 'onePiece']),
+  /** Inside when not stretched. */
+  boreM: positiveLengthM,
+  collarLengthM: positiveLengthM,
+  collarDiameterM: positiveLengthM,
+  /** Of a one-piece skirt; null for a band. */
+  strands: z.nullable(z.strictObject({ count: z.int().check(z.positive(), z.maximum(300)), lengthM: positiveLengthM })),
+});
+
+/** One layer for a banded skirt: a strip slit into strands, pulled through the band. */
+export const skirtLayerSchema = z.strictObject({
+  kind: z.literal('skirtLayer'),
+  ...common,
+  strands: z.int().check(z.positive(), z.maximum(80)),
+  lengthM: positiveLengthM,
+  strandWidthM: positiveLengthM,
+  strandThicknessM: positiveLengthM,
+  /** The colour of flakes or bars in it; null when plain. */
+  accentHex: z.nullable(hexColour),
+});
+
+/** A soft tail pushed on the hook. */
+export const trailerSchema = z.strictObject({
+  kind: z.literal('trailer'),
+  ...common,
+  style: z.enum(TRAILER_STYLES),
+  lengthM: positiveLengthM,
+  /** Height and width of the body at its head. */
+  bodyM: positiveLengthM,
+  /** From its head to where the part that kicks begins. */
+  kicksFromM: positiveLengthM,
+  head: z.enum(['blunt', 'pointed']),
+});
+
+/** A bent clip lashed to the shank that keeps a trailer from sliding down. */
+export const keeperSchema = z.strictObject({
+  kind: z.literal('keeper'),
+  ...common,
+  wireDiameterM: positiveLengthM,
+  /** Length of the leg that lies on the shank. */
+  legM: positiveLengthM,
+  /** How far its barb stands off the shank. */
+  standM: positiveLengthM,
+});
+
+/** Soft wire sold in lengths, for locking a skirt or lashing a keeper; the mass is that of one stock length. */
+export const softWireSchema = z.strictObject({
+  kind: z.literal('softWire'),
+  ...common,
+  diameterM: positiveLengthM,
+  stockLengthM: positiveLengthM,
+});
+
+/** A weighted body on a wire of its own with an eye at each end: the second piece of a spinner in two pieces. */
+export const bodySchema = z.strictObject({
+  kind: z.literal('body'),
+  ...common,
+  shape: z.enum(['barrel', 'egg', 'teardrop']),
+  /** Front of the front eye to the back of the rear eye. */
+  lengthM: positiveLengthM,
+  /** Length and thickness of the metal between the eyes. */
+  metalLengthM: positiveLengthM,
+  diameterM: positiveLengthM,
+  wireDiameterM: positiveLengthM,
+  eyeInnerDiameterM: positiveLengthM,
+});
+
+/** A bought frame: its wire formed, its head cast on with the hook in it, its end loop still open. */
+export const frameSchema = z.strictObject({
+  kind: z.literal('frame'),
+  ...common,
+  wire: wireSchema,
+  form: wireFormSchema,
+  head: headSchema,
+  hook: hookSchema,
+});
+
 export const partSchema = z.discriminatedUnion('kind', [
   wireSchema,
   clevisSchema,
@@ -202,6 +339,17 @@ export const partSchema = z.discriminatedUnion('kind', [
   splitRingSchema,
   hookSchema,
   shrinkTubeSchema,
+  headSchema,
+  swivelSchema,
+  deltaBladeSchema,
+  rivetSchema,
+  skirtSchema,
+  skirtLayerSchema,
+  trailerSchema,
+  keeperSchema,
+  softWireSchema,
+  bodySchema,
+  frameSchema,
 ]);
 
 export type Part = z.infer<typeof partSchema>;
@@ -211,5 +359,9 @@ export type Blade = PartOf<'blade'>;
 export type FilmBlade = PartOf<'filmBlade'>;
 export type Wire = PartOf<'wire'>;
 export type Hook = PartOf<'hook'>;
+export type Head = PartOf<'head'>;
+export type DeltaBlade = PartOf<'deltaBlade'>;
+export type Trailer = PartOf<'trailer'>;
+export type Frame = PartOf<'frame'>;
 
 export const PART_KINDS = partSchema.def.options.flatMap((option) => option.def.shape.kind.def.values);

@@ -3,7 +3,7 @@
  * Points run nose to tail; a step is two points at the same x.
  */
 import { never } from '../never';
-import type { Part, PartOf } from './part';
+import type { Part, PartKind, PartOf } from './part';
 
 export interface ProfilePoint {
   readonly xM: number;
@@ -11,10 +11,12 @@ export interface ProfilePoint {
 }
 
 /** Parts that are bored through and slide on a wire or on another part. */
-export type BoredPart = PartOf<'bead' | 'sleeve' | 'bell' | 'striker' | 'cap' | 'weight'>;
+export type BoredPart = PartOf<'bead' | 'sleeve' | 'bell' | 'striker' | 'cap' | 'weight' | 'rivet'>;
+
+const BORED: ReadonlySet<PartKind> = new Set(['bead', 'sleeve', 'bell', 'striker', 'cap', 'weight', 'rivet']);
 
 export function isBored(part: Part): part is BoredPart {
-  return 'boreM' in part && 'lengthM' in part;
+  return BORED.has(part.kind);
 }
 
 /** Outside radius over the part's length, with flat faces at the bore where the shape has them. */
@@ -41,10 +43,20 @@ export function radiusProfile(part: BoredPart): ProfilePoint[] {
       });
     case 'weight':
       return weightProfile(part);
+    case 'rivet':
+      return [
+        { xM: 0, radiusM: part.flangeDiameterM / 2 },
+        { xM: part.lengthM * FLANGE_SHARE, radiusM: part.flangeDiameterM / 2 },
+        { xM: part.lengthM * FLANGE_SHARE, radiusM: part.diameterM / 2 },
+        { xM: part.lengthM, radiusM: part.diameterM / 2 },
+      ];
     default:
       return never(part, 'radiusProfile');
   }
 }
+
+/** The flange of a rivet, of its length. */
+const FLANGE_SHARE = 0.2;
 
 function weightProfile(part: PartOf<'weight'>): ProfilePoint[] {
   switch (part.shape) {

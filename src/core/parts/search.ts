@@ -42,6 +42,10 @@ export function searchable(part: Part): Searchable {
     ...(part.kind === 'bead' ? [part.shape, part.wallM === null ? 'solid' : 'hollow'] : []),
     ...(part.kind === 'weight' ? [part.shape] : []),
     ...(part.kind === 'clevis' ? [part.style === 'quickChange' ? 'quick-change' : part.style] : []),
+    ...(part.kind === 'head' || part.kind === 'body' ? [part.shape] : []),
+    ...(part.kind === 'swivel' ? [part.style === 'ballBearing' ? 'ball bearing' : part.style] : []),
+    ...(part.kind === 'deltaBlade' ? [`${part.hand} hand`, `${part.lobes} lobes`] : []),
+    ...(part.kind === 'skirt' ? [part.style === 'onePiece' ? 'one-piece' : part.style] : []),
     ...(part.kind === 'hook' ? [part.points === 3 ? 'treble' : 'single', part.barb ? 'barbed' : 'barbless'] : []),
   ];
   const plain = foldText(words.join(' ')).split(BETWEEN_WORDS);
@@ -81,6 +85,26 @@ function telling(part: Part): number[] {
       return [part.gapM, part.lengthM];
     case 'shrinkTube':
       return [part.suppliedBoreM];
+    case 'head':
+      return [part.lengthM, part.heightM];
+    case 'swivel':
+    case 'skirtLayer':
+    case 'trailer':
+      return [part.lengthM];
+    case 'keeper':
+      return [part.legM];
+    case 'deltaBlade':
+      return [part.spanM];
+    case 'rivet':
+      return [part.lengthM, part.diameterM];
+    case 'skirt':
+      return [part.strands?.lengthM ?? part.boreM];
+    case 'softWire':
+      return [part.diameterM];
+    case 'body':
+      return [part.metalLengthM, part.diameterM];
+    case 'frame':
+      return [part.wire.diameterM];
   }
 }
 

@@ -26,6 +26,9 @@ export const FileMenu = memo(function FileMenu() {
             <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet()}>
               Build sheet, to print
             </DropdownMenu.Item>
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet('template')}>
+              Bending template, true size
+            </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
             <DropdownMenu.Item className={MENU_ITEM} onSelect={exportOpenLure}>
               Export this lure
@@ -67,9 +70,9 @@ export const FileMenu = memo(function FileMenu() {
 });
 
 /** In a tab of its own: the bench stays as it is. */
-function openBuildSheet() {
+function openBuildSheet(show: 'sheet' | 'template' = 'sheet') {
   const id = useBench.getState().history?.lure.id;
-  if (id) window.open(`/sheet?lure=${id}`, '_blank', 'noopener');
+  if (id) window.open(`/sheet?lure=${id}${show === 'template' ? '&show=template' : ''}`, '_blank', 'noopener');
 }
 
 function exportOpenLure() {

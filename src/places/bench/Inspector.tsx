@@ -2,16 +2,17 @@
 
 import { applyEdits } from '@/core/lure/edit';
 import { legsTogether, stepItem } from '@/core/lure/editing';
-import { USUAL_LOOP, type Build, type End, type Item, type Lure, type WireEnd } from '@/core/lure/lure';
-import { showLength, type UnitSystem } from '@/core/units/write';
+import type { Build, Item, Lure } from '@/core/lure/lure';
+import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
-import { QuantityField } from '@/ui/QuantityField';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { handlingCaution } from '@/words/caution-words';
 import { partMeasures, partTitle } from '@/words/part-words';
 import { useBench } from './bench-state';
 import { change } from './bench-store';
+import { PieceFields } from './PieceFields';
 import type { StringUnit } from './string-units';
+import { WireFields } from './WireFields';
 
 export interface InspectorProps {
   readonly unit: StringUnit | null;
@@ -29,7 +30,7 @@ export function Inspector({ unit, lure: shown, system }: InspectorProps) {
       {unit && item ? (
         <ItemDetails key={unit.key} item={item} lure={lure} system={system} />
       ) : (
-        <WireDetails build={lure.build} end={unit?.end ?? null} system={system} />
+        <WireFields build={lure.build} end={unit?.end ?? null} system={system} />
       )}
     </section>
   );
@@ -61,7 +62,7 @@ function ItemDetails({
   const { build } = lure;
   const unit = system === 'metric' ? 'mm' : 'in';
   const caution = handlingCaution(part);
-  const canTurn = part.kind === 'blade' || part.kind === 'cap' || part.kind === 'bell' || part.kind === 'weight';
+  const turnWords = turnWordsOf(item);
   return (
     <>
       <div>
@@ -81,41 +82,36 @@ function ItemDetails({
           onCommit={(role) => change('name the hook', [{ kind: 'adjust', item: item.id, changes: { role } }])}
         />
       )}
-      {part.kind === 'hook' && part.barb && (
-        <Button
-          onClick={() => change('barb', [{ kind: 'adjust', item: item.id, changes: { pinched: !item.pinched } }])}
-        >
-          {item.pinched ? 'Its barb is not pinched' : 'Pinch its barb flat'}
-        </Button>
-      )}
-      {part.kind === 'filmBlade' && <FoldField item={item} />}
-      {canTurn && (
+      <PieceFields item={item} unit={unit} />
+      {turnWords && (
         <Button
           onClick={() => change('turn', [{ kind: 'adjust', item: item.id, changes: { flipped: !item.flipped } }])}
         >
-          {part.kind === 'blade'
-            ? item.flipped
-              ? 'Turn the hollow to the body'
-              : 'Turn the hollow outward'
-            : 'Turn end for end'}
+          {turnWords}
         </Button>
-      )}
-      {part.kind === 'shrinkTube' && (
-        <QuantityField
-          label={item.cutLengthM === null ? 'Cut length: as worked out' : 'Cut length, set by hand'}
-          kind="length"
-          si={item.cutLengthM ?? 0.015}
-          unit={unit}
-          minSi={0.002}
-          maxSi={0.1}
-          onCommit={(cutLengthM) =>
-            change('cut the tube', [{ kind: 'adjust', item: item.id, changes: { cutLengthM } }])
-          }
-        />
       )}
       {part.kind === 'clevis' && <ClevisLegs item={item} build={build} lure={lure} />}
     </>
   );
+}
+
+/** What turning this piece over does, in words; null for what looks the same both ways. */
+function turnWordsOf({ part, flipped }: Item): string | null {
+  switch (part.kind) {
+    case 'blade':
+      return flipped ? 'Turn the hollow to the body' : 'Turn the hollow outward';
+    case 'cap':
+    case 'bell':
+    case 'weight':
+    case 'rivet':
+      return 'Turn end for end';
+    case 'skirt':
+      return flipped ? 'Turn the long side to the tail' : 'Turn the long side to the nose';
+    case 'trailer':
+      return part.style === 'claw' ? (flipped ? 'Turn the claw from the point' : 'Turn the claw to the point') : null;
+    default:
+      return null;
+  }
 }
 
 /** A clevis's legs one by one: the way to stack two, or to put a bead inside. */
@@ -141,33 +137,6 @@ function ClevisLegs({ item, build, lure }: { readonly item: Item; readonly build
   );
 }
 
-/** How far a film is folded back: flat starts soonest, folded suits fast water. */
-function FoldField({ item }: { readonly item: Item }) {
-  const degrees = Math.round(((item.foldRad ?? 0) * 180) / Math.PI);
-  return (
-    <label className="flex flex-col gap-1 text-sm text-ink-soft">
-      <span>
-        Folded back by <span className="measure text-base text-ink">{degrees}°</span>: flat starts soonest, folded suits
-        fast water
-      </span>
-      <input
-        type="range"
-        className="h-11 w-full accent-accent"
-        min={0}
-        max={70}
-        step={5}
-        value={degrees}
-        aria-valuetext={`${degrees} degrees`}
-        onChange={(event) =>
-          change('fold', [
-            { kind: 'adjust', item: item.id, changes: { foldRad: (Number(event.target.value) * Math.PI) / 180 } },
-          ])
-        }
-      />
-    </label>
-  );
-}
-
 function RoleField({ role, onCommit }: { readonly role: string; readonly onCommit: (role: string) => void }) {
   return (
     <label className="flex flex-col gap-1 text-sm text-ink-soft">
@@ -183,93 +152,5 @@ function RoleField({ role, onCommit }: { readonly role: string; readonly onCommi
         }}
       />
     </label>
-  );
-}
-
-function WireDetails({
-  build,
-  end,
-  system,
-}: {
-  readonly build: Build;
-  readonly end: End | null;
-  readonly system: UnitSystem;
-}) {
-  const { carrier } = build;
-  const unit = system === 'metric' ? 'mm' : 'in';
-  return (
-    <>
-      <h2 className="text-lg leading-tight font-semibold">
-        {end === null ? 'The wire' : end === 'nose' ? 'Line tie loop' : 'Tail loop'}
-      </h2>
-      <p className="text-sm text-ink-soft">
-        {carrier.wire.name}, {showLength(carrier.wire.diameterM, system === 'metric' ? 'trade' : 'metric')}
-      </p>
-      <QuantityField
-        label="Free room along the wire"
-        kind="length"
-        si={carrier.freeRoomM}
-        unit={unit}
-        minSi={0}
-        maxSi={0.05}
-        onCommit={(freeRoomM) => change('free room', [{ kind: 'carrier', changes: { freeRoomM } }])}
-      />
-      {end !== null && <LoopFields end={end} form={carrier[end]} unit={unit} />}
-    </>
-  );
-}
-
-function LoopFields({ end, form, unit }: { readonly end: End; readonly form: WireEnd; readonly unit: 'mm' | 'in' }) {
-  const set = (next: WireEnd) => change('loop', [{ kind: 'carrier', changes: { [end]: next } }]);
-  if (form.form === 'plain') {
-    return <Button onClick={() => set(USUAL_LOOP)}>Form a wrapped loop</Button>;
-  }
-  return (
-    <>
-      <div className="grid grid-cols-2 gap-2">
-        <QuantityField
-          label="Loop inside"
-          kind="length"
-          si={form.insideDiameterM}
-          unit={unit}
-          minSi={0.001}
-          maxSi={0.02}
-          onCommit={(insideDiameterM) => set({ ...form, insideDiameterM })}
-        />
-        <QuantityField
-          label="Tag to clip"
-          kind="length"
-          si={form.tagM}
-          unit={unit}
-          minSi={0}
-          maxSi={0.1}
-          onCommit={(tagM) => set({ ...form, tagM })}
-        />
-      </div>
-      <div className="flex items-center justify-between gap-2">
-        <span className="text-sm text-ink-soft">
-          Wraps: <span className="measure text-base text-ink">{form.wraps}</span>
-        </span>
-        <span className="flex gap-1.5">
-          <Button
-            aria-label="One wrap fewer"
-            disabled={form.wraps <= 1}
-            onClick={() => set({ ...form, wraps: form.wraps - 1 })}
-          >
-            −
-          </Button>
-          <Button
-            aria-label="One wrap more"
-            disabled={form.wraps >= 12}
-            onClick={() => set({ ...form, wraps: form.wraps + 1 })}
-          >
-            +
-          </Button>
-        </span>
-      </div>
-      <Button look="quiet" onClick={() => set({ form: 'plain' })}>
-        Leave this end straight
-      </Button>
-    </>
   );
 }

@@ -5,7 +5,7 @@ import type { Build } from '@/core/lure/lure';
 import { showLength, showLengthBoth, type UnitSystem } from '@/core/units/write';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { CUTTING_WIRE, SHRINKING_TUBE } from '@/words/caution-words';
-import { termWords } from '@/words/length-words';
+import { CUT_WORDS, termWords } from '@/words/length-words';
 
 export interface LengthsPanelProps {
   readonly cuts: readonly CutLength[];
@@ -22,17 +22,21 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
         <div key={cut.item?.id ?? 'wire'} className="flex flex-col gap-1.5">
           <p className="flex items-baseline justify-between gap-2">
             <span>
-              {cut.of === 'wire' ? `Wire ${showLength(build.carrier.wire.diameterM, system)}` : 'Shrink tube'}
+              {CUT_WORDS[cut.of]}
+              {cut.of === 'wire' ? ` ${showLength(build.carrier.wire.diameterM, system)}` : ''}
+              {cut.item ? <span className="text-sm text-ink-soft"> {cut.item.part.finish.name}</span> : null}
             </span>
             <span className="measure font-semibold" data-testid={`cut ${cut.of}`}>
               {showLengthBoth(cut.cutM, system)}
             </span>
           </p>
           <Bar cut={cut} />
-          <p className="flex gap-1.5 text-sm text-ink-soft">
-            <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
-            {cut.of === 'wire' ? CUTTING_WIRE : SHRINKING_TUBE}
-          </p>
+          {CUT_CAUTIONS[cut.of] && (
+            <p className="flex gap-1.5 text-sm text-ink-soft">
+              <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
+              {CUT_CAUTIONS[cut.of]}
+            </p>
+          )}
           <details>
             <summary className="min-h-8 cursor-pointer py-1 text-sm text-ink-soft">Each term</summary>
             <table className="w-full text-sm">
@@ -56,6 +60,15 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
   );
 }
 
+const CUT_CAUTIONS: Readonly<Record<CutLength['of'], string | null>> = {
+  wire: CUTTING_WIRE,
+  shrinkTube: SHRINKING_TUBE,
+  spacer: null,
+  skirtLayer: null,
+  keeper: CUTTING_WIRE,
+  lockWire: CUTTING_WIRE,
+};
+
 const STRAIGHT: ReadonlySet<LengthTerm['code']> = new Set([
   'stack',
   'freeRoom',
@@ -63,6 +76,11 @@ const STRAIGHT: ReadonlySet<LengthTerm['code']> = new Set([
   'overWraps',
   'overLoop',
   'overRingAndEye',
+  'inHead',
+  'straight',
+  'arm',
+  'spacer',
+  'strip',
 ]);
 
 /** The terms end to end: what stays straight is light, what is bent or clipped is dark. */

@@ -3,6 +3,8 @@
 import { memo } from 'react';
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
+import { FAMILY_NAMES, familyRules } from '@/core/family/families';
+import type { LureId } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
 import { useBench } from './bench-state';
 import { openLure } from './bench-store';
@@ -21,15 +23,17 @@ export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: st
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={4} className={`${MENU} max-h-[70vh] overflow-y-auto`}>
           {lures.map((lure) => (
-            <DropdownMenu.Item key={lure.id} className={MENU_ITEM} onSelect={() => void openLure(lure.id)}>
+            <DropdownMenu.Item key={lure.id} className={MENU_ITEM} onSelect={() => void openLure(lure.id as LureId)}>
               <span className={lure.id === openId ? 'font-semibold' : ''}>{lure.name}</span>
-              <span className="ml-auto pl-6 text-sm text-ink-soft">{lure.made ? 'made' : 'design'}</span>
+              <span className="ml-auto pl-6 text-sm text-ink-soft">{lure.isMade ? 'made' : 'design'}</span>
             </DropdownMenu.Item>
           ))}
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void startNewLure()}>
-            Start a new inline spinner
-          </DropdownMenu.Item>
+          {FAMILY_NAMES.map((family) => (
+            <DropdownMenu.Item key={family} className={MENU_ITEM} onSelect={() => void startNewLure(family)}>
+              Start a new {familyRules(family).name.toLowerCase()}
+            </DropdownMenu.Item>
+          ))}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

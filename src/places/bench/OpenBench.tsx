@@ -7,7 +7,7 @@ import { findings as findFindings } from '@/core/lure/findings';
 import { layOut } from '@/core/lure/layout';
 import type { LureHistory } from '@/core/lure/history';
 import { lureMass } from '@/core/lure/mass';
-import { filmSeats, spinSeats } from '@/core/lure/spin-seats';
+import { deltaSeats, filmSeats, spinSeats } from '@/core/lure/spin-seats';
 import { LAKE_WATER } from '@/core/hydro/water';
 import { predict } from '@/core/predict';
 import { showLengthBoth, showMass } from '@/core/units/write';
@@ -50,7 +50,10 @@ export interface OpenBenchProps {
  * A lure on the bench. The drawing follows every change at once; what stands around it follows as soon as the drawing is
  * painted.
  */
-export function OpenBench({ history, isDark }: OpenBenchProps) {
+export function OpenBench({ history: done, isDark }: OpenBenchProps) {
+  // A change under the hand is shown as if it were done.
+  const draft = useBench((state) => state.draft);
+  const history = useMemo(() => (draft ? { ...done, lure: draft.lure } : done), [done, draft]);
   const { lure } = history;
   const { build } = lure;
   const { system, retrieve, slowedBy } = useBench((state) => state.settings);
@@ -65,7 +68,8 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
   const seats = useMemo(() => spinSeats(build, layout), [build, layout]);
   const films = useMemo(() => filmSeats(layout), [layout]);
   const prediction = useMemo(() => predict(build, LAKE_WATER, [speedMps], bladeState), [build, speedMps, bladeState]);
-  const motions = useMemo(() => motionsOf(seats, films, prediction), [seats, films, prediction]);
+  const deltas = useMemo(() => deltaSeats(layout), [layout]);
+  const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
   const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
   const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * STAGE_SHARE)) : null);
   const overall = showLengthBoth(layout.x1M - layout.x0M, system);
@@ -84,8 +88,8 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
   useUndoKeys();
   return (
     <div className="flex min-h-dvh flex-col">
-      <BenchHeader history={history} isDark={isDark} isReady={isReady} />
-      <NotSaved history={history} />
+      <BenchHeader history={done} isDark={isDark} isReady={isReady} />
+      <NotSaved history={done} />
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
           <div ref={stage} className="bg-stage">
@@ -162,7 +166,7 @@ export function OpenBench({ history, isDark }: OpenBenchProps) {
           )}
         </aside>
       </div>
-      <Sheets aim={around.aim} history={history} onClosePicker={() => around.setAim(null)} speedMps={speedMps} />
+      <Sheets aim={around.aim} history={done} onClosePicker={() => around.setAim(null)} speedMps={speedMps} />
     </div>
   );
 }
@@ -185,7 +189,7 @@ function deedsOnLive(shown: PartDeeds, unit: StringUnit | null, openPicker: (aim
     insertBefore: () => live().insertBefore(),
     insertAfter: () => live().insertAfter(),
     insertInside: () => live().insertInside(),
-    hold: () => live().hold(),
+    hold: (word) => live().hold(word),
   };
 }
 

@@ -14,8 +14,9 @@ import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { moveRun } from '@/core/lure/editing';
-import type { Layout } from '@/core/lure/layout';
-import type { Build } from '@/core/lure/lure';
+import type { Layout, Line } from '@/core/lure/layout';
+import { wireEnd, type Build, type Carrier } from '@/core/lure/lure';
+import { pointOn } from '@/core/lure/wire-path';
 import type { SpinSeat } from '@/core/lure/spin-seats';
 import { bladeReach } from '@/core/parts/outline';
 import { showLength, type UnitSystem } from '@/core/units/write';
@@ -129,6 +130,7 @@ export function StringOfParts(props: StringOfPartsProps) {
                 <Chip
                   key={unit.key}
                   unit={unit}
+                  carrierKind={build.carrier.kind}
                   widthPx={chipPx}
                   isPicked={unit.key === pickedKey}
                   isEntry={pickedKey === null ? i === 0 : unit.key === pickedKey}
@@ -144,20 +146,37 @@ export function StringOfParts(props: StringOfPartsProps) {
   );
 }
 
-function unitLabel(unit: StringUnit, build: Build, system: UnitSystem): string {
-  if (unit.end) {
-    const end = build.carrier[unit.end];
-    const name = unit.end === 'nose' ? 'line tie loop' : 'tail loop';
-    return end.form === 'plain' ? `${name}, not formed` : `${name}, ${showLength(end.insideDiameterM, system)} inside`;
+function endLabel(end: NonNullable<StringUnit['end']>, { carrier }: Build, system: UnitSystem): string {
+  if (end === 'tie') return 'line tie';
+  if (carrier.kind === 'bentWire' && end === 'nose') return 'nose of the wire';
+  const name = carrier.kind === 'bentWire' ? 'end of the arm' : end === 'nose' ? 'line tie loop' : 'tail loop';
+  const form = wireEnd(carrier, end);
+  switch (form.form) {
+    case 'plain':
+      return `${name}, not formed`;
+    case 'bentOver':
+      return `${name}, turned down`;
+    default:
+      return `${name}, ${showLength(form.insideDiameterM, system)} inside`;
   }
+}
+
+function unitLabel(unit: StringUnit, build: Build, system: UnitSystem): string {
+  if (unit.end) return endLabel(unit.end, build, system);
   if (!unit.item) return unit.key;
   const leg = unit.leg === null ? '' : `, ${unit.leg} leg`;
   const role = unit.item.role === null ? '' : `, ${unit.item.role}`;
   return `${partTitle(unit.item.part)}${leg}${role}`;
 }
 
+const END_WORDS = {
+  straightWire: { nose: 'line tie', tie: 'line tie', tail: 'tail loop' },
+  bentWire: { nose: 'wire nose', tie: 'line tie', tail: 'arm end' },
+} as const;
+
 function Chip({
   unit,
+  carrierKind,
   widthPx,
   isPicked,
   isEntry,
@@ -165,6 +184,7 @@ function Chip({
   label,
 }: {
   readonly unit: StringUnit;
+  readonly carrierKind: Carrier['kind'];
   readonly widthPx: number;
   readonly isPicked: boolean;
   readonly isEntry: boolean;
@@ -179,9 +199,7 @@ function Chip({
     ? unit.leg === null
       ? KIND_WORDS[unit.item.part.kind].one
       : `${unit.leg} leg`
-    : unit.end === 'nose'
-      ? 'line tie'
-      : 'tail loop';
+    : END_WORDS[carrierKind][unit.end ?? 'tail'];
   return (
     <div
       ref={setNodeRef}
@@ -226,32 +244,32 @@ function StringBar({
   offsetPx,
   leaders,
 }: StringOfPartsProps & { readonly chipPx: number; readonly offsetPx: number; readonly leaders: boolean }) {
+  /** From where to where along the lure, whichever line a thing lies on. */
+  const across = (line: Line, x0M: number, x1M: number): [number, number] => {
+    const [a, b] = [pointOn(layout.lines[line], x0M).xM, pointOn(layout.lines[line], x1M).xM];
+    return [Math.min(a, b), Math.max(a, b)];
+  };
   const spanOf = (unit: StringUnit): [number, number] | null => {
+    if (unit.end === 'tie') return across('tie', 0, 0);
     if (unit.end) {
       const end = layout[unit.end];
-      return [Math.min(end.x0M, end.wraps.x0M), Math.max(end.x1M, end.wraps.x1M)];
+      return across('run', Math.min(end.x0M, end.wraps.x0M), Math.max(end.x1M, end.wraps.x1M));
     }
     if (unit.strand) {
       const { from, length } = unit.strand;
       const [first, last] = [layout.strand[from], layout.strand[from + length - 1]];
-      return first && last ? [first.x0M, last.x1M] : null;
+      return first && last ? across('run', first.x0M, last.x1M) : null;
     }
     const seat = seats.find(({ item }) => item.id === unit.item?.id);
-    if (seat) return [seat.holeM, seat.holeM + bladeReach(seat.blade)];
+    if (seat) return across(seat.line, seat.holeM, seat.holeM + bladeReach(seat.blade));
     const off = layout.off.find(({ item }) => item.id === unit.item?.id);
-    return off ? [off.x0M, off.x1M] : null;
+    return off ? across(off.line, off.x0M, off.x1M) : null;
   };
+  const wire = across('run', layout.nose.x0M, layout.tail.x1M);
   const heightPx = BAR_PX + (leaders ? LEADER_PX : 0);
   return (
     <svg width={view.widthPx} height={heightPx} className="block" aria-hidden data-testid="string-bar">
-      <line
-        x1={view.toX(layout.nose.x0M)}
-        x2={view.toX(layout.tail.x1M)}
-        y1={13}
-        y2={13}
-        stroke="var(--line)"
-        strokeWidth={2}
-      />
+      <line x1={view.toX(wire[0])} x2={view.toX(wire[1])} y1={13} y2={13} stroke="var(--line)" strokeWidth={2} />
       {units.map((unit, i) => {
         const span = spanOf(unit);
         if (!span) return null;

@@ -47,7 +47,11 @@ export const StringSection = memo(function StringSection(props: StringSectionPro
           {isEmpty ? 'Thread the first part' : 'Insert after'}
         </Button>
         {deeds.insideWord && <Button onClick={deeds.insertInside}>{deeds.insideWord}</Button>}
-        {deeds.holdWord && <Button onClick={deeds.hold}>{deeds.holdWord}</Button>}
+        {deeds.holds.map(({ word }) => (
+          <Button key={word} onClick={() => deeds.hold(word)}>
+            {word}
+          </Button>
+        ))}
         <Button aria-label="Move towards the nose" disabled={!deeds.canMove(-1)} onClick={() => deeds.move(-1)}>
           <ArrowLeft aria-hidden size={18} /> Move
         </Button>

@@ -1,10 +1,12 @@
 /** What the bench shows, and the small changes to it that touch no lure. */
 import { create } from 'zustand';
 import type { BladeState } from '@/core/lure/bearing';
+import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
 import type { HookRule } from '@/core/lure/hook-rule';
 import type { Lure } from '@/core/lure/lure';
 import type { Part } from '@/core/parts/part';
+import type { ShelfEntry } from '@/data/database';
 import type { StorageFailure } from '@/data/failure';
 import { USUAL_SETTINGS, type Settings } from '@/data/settings';
 import type { Pick } from '@/drawing/drawn-things';
@@ -32,14 +34,22 @@ export interface BenchState {
   readonly isPreview: boolean;
   readonly saving: Saving;
   readonly settings: Settings;
-  readonly lures: readonly Lure[];
+  /** What the list shows, last changed first. */
+  readonly lures: readonly ShelfEntry[];
   readonly picked: Pick | null;
+  /** A change under the hand, shown and not yet done: a bend being bent, a slider being slid. */
+  readonly draft: Draft | null;
   /** What has happened to the blades, to try what it does; not kept. */
   readonly bladeState: BladeState;
   readonly rules: readonly HookRule[];
   readonly ownParts: readonly Part[];
   readonly sheet: SheetName | null;
   readonly notice: Notice | null;
+}
+
+export interface Draft {
+  readonly lure: Lure;
+  readonly edits: readonly Edit[];
 }
 
 export const useBench = create<BenchState>(() => ({
@@ -49,6 +59,7 @@ export const useBench = create<BenchState>(() => ({
   settings: USUAL_SETTINGS,
   lures: [],
   picked: null,
+  draft: null,
   bladeState: 'clean',
   rules: [],
   ownParts: [],
@@ -58,6 +69,13 @@ export const useBench = create<BenchState>(() => ({
 
 export function tell(tone: Notice['tone'], text: string, action: Notice['action'] = null) {
   useBench.setState({ notice: { number: (useBench.getState().notice?.number ?? 0) + 1, tone, text, action } });
+}
+
+/** Shows the lure as it would be with these edits, until they are done or dropped. */
+export function showDraft(edits: readonly Edit[]) {
+  const lure = useBench.getState().history?.lure;
+  const applied = lure && edits.length > 0 ? applyEdits(lure, edits) : null;
+  useBench.setState({ draft: applied?.ok ? { lure: applied.lure, edits } : null });
 }
 
 export function pick(picked: Pick | null) {

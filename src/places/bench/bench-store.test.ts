@@ -1,3 +1,4 @@
+import type { LureId } from '@/core/lure/lure';
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { edited, itemId, part } from '@/testing/lures';
@@ -33,7 +34,7 @@ beforeEach(async () => {
   drawingStands();
   stop = await startBench(null);
   const first = DEMO_LURES[0];
-  if (first && state().lures.some(({ id }) => id === first.id)) await openLure(first.id);
+  if (first && state().lures.some(({ id }) => id === first.id)) await openLure(first.id as LureId);
 });
 afterEach(async () => {
   await saved();
@@ -131,10 +132,10 @@ describe('the open lure', () => {
 describe('lures come and go', () => {
   it('new, copied, imported, put away and put back', async () => {
     const count = state().lures.length;
-    await startNewLure();
-    expect(lure()).toMatchObject({ name: 'New spinner', made: null, build: { strand: [] } });
+    await startNewLure('inlineSpinner');
+    expect(lure()).toMatchObject({ name: 'New inline spinner', made: null, build: { strand: [] } });
     await duplicateLure();
-    expect(lure().name).toBe('New spinner, copy');
+    expect(lure().name).toBe('New inline spinner, copy');
     expect(state().lures).toHaveLength(count + 2);
 
     const foreign = edited({ ...lure(), id: 'far-away' as Lure['id'] }, { kind: 'rename', name: 'From far away' });

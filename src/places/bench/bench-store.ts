@@ -26,8 +26,8 @@ let isWriting = false;
 let seenRev = 0;
 /** Settings on their way to storage: what comes back meanwhile is older than what is shown. */
 let settingsOnTheWay = 0;
-/** Damaged records are told of once, not at every change. */
-let toldDamaged = '';
+/** Records found damaged. */
+let damaged: ReadonlySet<string> = new Set();
 let stopWatching: () => void = () => undefined;
 /** Ends the following of lists and settings in storage; null until storage could be opened. */
 let stopFollowing: (() => void) | null = null;
@@ -46,8 +46,9 @@ export async function startBench(wanted: string | null): Promise<() => void> {
   const all = getState().lures;
   const ids = [wanted, getState().settings.lastLure];
   const first = ids.map((id) => all.find((lure) => lure.id === id)).find((lure) => lure !== undefined) ?? all[0];
-  if (first) await openLure(first.id);
+  if (first) await openLure(first.id as LureId);
   else showWithoutStorage(null);
+  void tellDamaged();
   return stopBench;
 }
 
@@ -108,7 +109,7 @@ function showWithoutStorage(failure: StorageFailure | null) {
   stored = { history, rev: 0 };
   setState({
     history,
-    lures: [lure],
+    lures: [],
     isPreview: false,
     picked: firstBlade(lure),
     saving: failure ? { state: 'failed', failure } : { state: 'saved' },
@@ -117,13 +118,16 @@ function showWithoutStorage(failure: StorageFailure | null) {
 
 export async function refreshList() {
   const list = await (await openStores()).lures.list();
-  if (!list.ok) return;
-  setState({ lures: list.value.lures });
-  const damaged = list.value.damaged.join(', ');
-  if (damaged !== toldDamaged && damaged !== '') {
-    tell('trouble', `Damaged and left as they are: ${damaged}. The other lures are in order.`);
-  }
-  toldDamaged = damaged;
+  if (list.ok) setState({ lures: list.value.filter(({ id }) => !damaged.has(id)) });
+}
+
+/** Looks through all records behind the work, and tells of damaged ones; they are left as they are and off the list. */
+async function tellDamaged() {
+  const found = await (await openStores()).lures.damaged(() => new Promise((resolve) => setTimeout(resolve, 30)));
+  if (!found.ok || found.value.length === 0) return;
+  damaged = new Set(found.value);
+  tell('trouble', `Damaged and left as they are: ${found.value.join(', ')}. The other lures are in order.`);
+  await refreshList();
 }
 
 export async function openLure(id: LureId) {
@@ -203,6 +207,14 @@ export function perform(deed: Deed): boolean {
 
 export function change(code: string, edits: readonly Edit[]): boolean {
   return edits.length > 0 && perform({ do: 'change', code, edits });
+}
+
+/** Does what is shown as a draft, as one change. */
+export function doDraft(code: string): boolean {
+  const { draft } = getState();
+  if (!draft) return false;
+  setState({ draft: null });
+  return change(code, draft.edits);
 }
 
 /** Writes the waiting deeds one after the other. */

@@ -75,17 +75,21 @@ describe('what can be done to a part', () => {
   it('offers on each thing only what it can hold', () => {
     const holding = (key: string) => {
       const { aims, deeds } = deedsFor(key);
-      deeds.hold();
-      return [deeds.holdWord, aims[0]?.kinds ?? null];
+      for (const { word } of deeds.holds) deeds.hold(word);
+      return deeds.holds.map(({ word }, i) => [word, aims[i]?.kinds]);
     };
-    expect(holding('clevis-1')).toEqual([null, null]);
+    expect(holding('clevis-1')).toEqual([]);
     const bare = edited(lure, takeOff(lure.build, itemId('blade-1')));
     const bareUnits = stringUnits(bare.build);
     const clevis = bareUnits.find(({ key }) => key === 'clevis-1') ?? null;
-    expect(partDeeds(clevis, bareUnits, bare.build, vi.fn()).holdWord).toBe('Hang on it');
-    expect(holding('hook-1')).toEqual(['Tie on it', ['dressing']]);
-    expect(holding('tail')).toEqual(['Hang on the loop', ['blade', 'splitRing', 'hook']]);
-    expect(holding('bead-1')).toEqual([null, null]);
+    expect(partDeeds(clevis, bareUnits, bare.build, vi.fn()).holds.map(({ word }) => word)).toEqual(['Hang on it']);
+    expect(holding('hook-1')).toEqual([
+      ['Hang a stinger', ['hook']],
+      ['Tie on it', ['dressing', 'keeper']],
+      ['Push a trailer on', ['trailer']],
+    ]);
+    expect(holding('tail')).toEqual([['Hang on the loop', ['blade', 'splitRing', 'hook', 'swivel']]]);
+    expect(holding('bead-1')).toEqual([]);
   });
 
   it('swaps a part for its own kind, and the wire when an end or nothing is picked', () => {

@@ -1,8 +1,8 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { Placement } from '@/core/lure/placement';
-import { canSitOn, canHangOnLoop, canThread, hasRoomToHold } from '@/core/lure/structure';
-import type { Build } from '@/core/lure/lure';
+import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
+import { childrenOf, howSchema, type Build, type How, type Seat } from '@/core/lure/lure';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
 import { change } from './bench-store';
 import type { StringUnit } from './string-units';
@@ -13,26 +13,45 @@ export interface PickerAim {
   readonly kinds: readonly PartKind[];
 }
 
+export interface Hold {
+  readonly word: string;
+  readonly seat: Exclude<Seat, { on: 'strand' }>;
+  readonly kinds: readonly PartKind[];
+}
+
 export interface PartDeeds {
   readonly canMove: (direction: -1 | 1) => boolean;
   readonly canTakeOff: boolean;
   readonly canInsertBefore: boolean;
   readonly canInsertAfter: boolean;
-  /** The word for putting something on the picked part, or null. */
-  readonly holdWord: string | null;
+  /** The ways of putting something on the picked part, each with its word. */
+  readonly holds: readonly Hold[];
   readonly swap: () => void;
   readonly move: (direction: -1 | 1) => void;
   readonly takeOff: () => void;
   readonly insertBefore: () => void;
   readonly insertAfter: () => void;
-  readonly hold: () => void;
+  readonly hold: (word: string) => void;
   /** The word for threading something between the legs of the picked clevis, or null. */
   readonly insideWord: string | null;
   readonly insertInside: () => void;
 }
 
 const THREADED_KINDS: readonly PartKind[] = (
-  ['bead', 'clevis', 'filmBlade', 'weight', 'sleeve', 'cap', 'bell', 'striker', 'dressing', 'shrinkTube'] as const
+  [
+    'bead',
+    'clevis',
+    'filmBlade',
+    'deltaBlade',
+    'rivet',
+    'weight',
+    'sleeve',
+    'cap',
+    'bell',
+    'striker',
+    'dressing',
+    'shrinkTube',
+  ] as const
 ).filter(canThread);
 
 /** What goes between the legs of a clevis: beads that knock, another clevis, thin things. */
@@ -41,7 +60,7 @@ const INSIDE_KINDS: readonly PartKind[] = ['bead', 'clevis', 'sleeve', 'cap'];
 /** Where on the strand something goes in before or after this unit; null where the wire ends. */
 function insertIndex(unit: StringUnit | null, units: readonly StringUnit[], build: Build, side: 'before' | 'after') {
   if (!unit) return build.strand.length;
-  if (unit.end === 'nose') return side === 'after' ? 0 : null;
+  if (unit.end === 'nose' || unit.end === 'tie') return side === 'after' ? 0 : null;
   if (unit.end === 'tail') return side === 'before' ? build.strand.length : null;
   const at = units.indexOf(unit);
   const host = unit.strand ? unit : units.slice(0, at).findLast(({ strand, isHeld }) => strand && !isHeld);
@@ -60,7 +79,7 @@ export function partDeeds(
   const before = unit ? insertIndex(unit, units, build, 'before') : null;
   const after = insertIndex(unit, units, build, 'after');
   const moves = (direction: -1 | 1) => (item && unit?.strand ? stepItem(build, item.id, direction, unit.leg) : []);
-  const holding = unit ? holdingOf(unit, build) : null;
+  const holds = unit ? holdsOf(unit, build) : [];
   const inside = item?.part.kind === 'clevis' ? strandIndexes(build, item.id)[1] : undefined;
   const thread = (index: number | null) => {
     if (index !== null) openPicker({ placement: { put: 'thread', index }, kinds: THREADED_KINDS });
@@ -70,10 +89,14 @@ export function partDeeds(
     canTakeOff: item !== null,
     canInsertBefore: before !== null,
     canInsertAfter: after !== null,
-    holdWord: holding?.word ?? null,
+    holds,
     swap: () => {
       if (item) openPicker({ placement: { put: 'swap', item: item.id }, kinds: [item.part.kind] });
-      else openPicker({ placement: { put: 'wire' }, kinds: ['wire'] });
+      else
+        openPicker({
+          placement: { put: 'wire' },
+          kinds: build.carrier.kind === 'bentWire' ? ['frame', 'wire'] : ['wire'],
+        });
     },
     move: (direction) => change('move', moves(direction)),
     takeOff: () => {
@@ -81,8 +104,9 @@ export function partDeeds(
     },
     insertBefore: () => thread(before),
     insertAfter: () => thread(after),
-    hold: () => {
-      if (holding) openPicker({ placement: { put: 'seat', seat: holding.seat }, kinds: holding.kinds });
+    hold: (word) => {
+      const hold = holds.find((each) => each.word === word);
+      if (hold) openPicker({ placement: { put: 'seat', seat: hold.seat }, kinds: hold.kinds });
     },
     insideWord: inside === undefined ? null : 'Insert inside',
     insertInside: () => {
@@ -91,17 +115,32 @@ export function partDeeds(
   };
 }
 
-function holdingOf(unit: StringUnit, build: Build) {
-  if (unit.end) {
-    const kinds = PART_KINDS.filter(canHangOnLoop);
-    return { word: 'Hang on the loop', seat: { on: 'end', end: unit.end } as const, kinds };
+const HOW_WORDS: Readonly<Record<How, string>> = {
+  hung: 'Hang on it',
+  tied: 'Tie on it',
+  over: 'Slide over it',
+  moulded: 'Cast a hook in',
+  collared: 'Push a skirt on',
+  banded: 'Pull a strip in',
+  pushed: 'Push a trailer on',
+};
+
+function holdsOf(unit: StringUnit, build: Build): Hold[] {
+  const { end, item } = unit;
+  if (end === 'tie') {
+    return [{ word: 'Force a ring over it', seat: { on: 'tie' }, kinds: PART_KINDS.filter(canGoOverTie) }];
   }
-  if (!unit.item || !hasRoomToHold(build, unit.item)) return null;
-  const words = { hung: 'Hang on it', tied: 'Tie on it', over: 'Slide over it' } as const;
-  for (const how of ['hung', 'tied', 'over'] as const) {
-    const { part, id } = unit.item;
-    const kinds = PART_KINDS.filter((kind) => canSitOn(kind, part.kind, how));
-    if (kinds.length > 0) return { word: words[how], seat: { on: 'item', item: id, how } as const, kinds };
+  if (end) {
+    const kinds = PART_KINDS.filter((kind) => canSitAtEnd(kind, build.carrier, end));
+    const isHead = kinds.includes('head');
+    if (isHead && childrenOf(build, end).length > 0) return [];
+    return [{ word: isHead ? 'Cast a head on' : 'Hang on the loop', seat: { on: 'end', end }, kinds }];
   }
-  return null;
+  if (!item) return [];
+  return howSchema.options.flatMap((how): Hold[] => {
+    const kinds = PART_KINDS.filter((kind) => canSitOn(kind, item.part.kind, how));
+    if (kinds.length === 0 || !hasRoomToHold(build, item, how)) return [];
+    const word = item.part.kind === 'hook' && how === 'hung' ? 'Hang a stinger' : HOW_WORDS[how];
+    return [{ word, seat: { on: 'item', item: item.id, how }, kinds }];
+  });
 }

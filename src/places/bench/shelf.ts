@@ -1,6 +1,6 @@
 /** Lures come and go: started, copied, taken in from a file, put away. */
-import { familyRules } from '@/core/family/families';
-import type { Lure } from '@/core/lure/lure';
+import { familyRules, startLure } from '@/core/family/families';
+import type { Family, Lure, LureId } from '@/core/lure/lure';
 import { readLureFile, writeLureFile } from '@/core/lure/lure-file';
 import { idFromName } from '@/core/lure/lure-id';
 import { lureFileProblemWords } from '@/words/problem-words';
@@ -10,9 +10,9 @@ import { isSafe, openLure, refreshList } from './bench-store';
 import { openStores } from './storage-room';
 
 /** Starts a new lure of a family and opens it. */
-export async function startNewLure() {
-  const name = 'New spinner';
-  await addAndOpen(familyRules('inlineSpinner').start(idFromName(name), name));
+export async function startNewLure(family: Family) {
+  const name = `New ${familyRules(family).name.toLowerCase()}`;
+  await addAndOpen(startLure(family, idFromName(name), name));
 }
 
 export async function duplicateLure() {
@@ -30,7 +30,8 @@ export async function importLureText(text: string) {
     return;
   }
   const { lure } = reading;
-  const here = useBench.getState().lures.find(({ id }) => id === lure.id);
+  const read = await (await openStores()).lures.read(lure.id);
+  const here = read.ok ? read.value.history.lure : null;
   if (here && writeLureFile(here) === writeLureFile(lure)) {
     await openLure(here.id);
     tell('news', `${lure.name} is here already, the same to the last part.`);
@@ -64,8 +65,8 @@ export async function removeOpenLure() {
   const row = removed.value;
   await refreshList();
   const next = useBench.getState().lures[0];
-  if (next) await openLure(next.id);
-  else await startNewLure();
+  if (next) await openLure(next.id as LureId);
+  else await startNewLure(lure.family);
   const putBack = async () => {
     const back = await (await openStores()).lures.putBack(row);
     if (!back.ok) return tell('trouble', storageFailureWords(back.failure));

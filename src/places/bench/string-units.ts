@@ -1,14 +1,15 @@
 /** The string as it is shown: what is moved as one is one unit, in threading order, with what hangs behind what holds it. */
 import { legsTogether } from '@/core/lure/editing';
-import { childrenOf, itemOf, type Build, type End, type Item, type ItemId, type Leg } from '@/core/lure/lure';
+import { childrenOf, itemOf, type Build, type End, type Holder, type Item, type Leg } from '@/core/lure/lure';
+import { hasTie } from '@/core/lure/structure';
 import type { Pick } from '@/drawing/drawn-things';
 
 export interface StringUnit {
   readonly key: string;
   readonly pick: Pick;
   readonly item: Item | null;
-  /** The wire end this is; null for parts. */
-  readonly end: End | null;
+  /** The end of the wire, or the line tie, that this is; null for parts. */
+  readonly end: End | 'tie' | null;
   /** A clevis leg on its own; null for whole things. */
   readonly leg: Leg | null;
   /** Place on the strand and how many entries move together; null for what is not threaded. */
@@ -18,12 +19,12 @@ export interface StringUnit {
 }
 
 export function stringUnits(build: Build): StringUnit[] {
-  const held = (parent: ItemId | End): StringUnit[] =>
+  const held = (parent: Holder): StringUnit[] =>
     childrenOf(build, parent).flatMap((item) => [
       { key: item.id, pick: item.id, item, end: null, leg: null, strand: null, isHeld: true },
       ...held(item.id),
     ]);
-  const end = (pick: End): StringUnit => ({
+  const end = (pick: End | 'tie'): StringUnit => ({
     key: pick,
     pick,
     item: null,
@@ -47,5 +48,6 @@ export function stringUnits(build: Build): StringUnit[] {
     };
     return entry.leg === 'aft' ? [unit] : [unit, ...held(item.id)];
   });
-  return [end('nose'), ...held('nose'), ...threaded, end('tail'), ...held('tail')];
+  const tie = hasTie(build.carrier) ? [end('tie'), ...held('tie')] : [];
+  return [end('nose'), ...held('nose'), ...tie, ...threaded, end('tail'), ...held('tail')];
 }

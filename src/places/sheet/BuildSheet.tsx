@@ -9,15 +9,21 @@ import { PageSvg } from '@/paper/PageSvg';
 import { Button } from '@/ui/Button';
 import { saveFile } from '@/ui/save-file';
 import { today } from '@/ui/today';
-import { sheetOf } from './sheet-of';
+import { writeSvg } from '@/paper/write-svg';
+import { sheetOf, templateOf } from './sheet-of';
 import { storageFailureWords } from '@/words/storage-words';
 
 type Opened =
   | { readonly state: 'opening' }
-  | { readonly state: 'open'; readonly lure: Lure; readonly system: UnitSystem }
+  | { readonly state: 'open'; readonly lure: Lure; readonly system: UnitSystem; readonly shown: Shown }
   | { readonly state: 'failed'; readonly reason: string };
 
-/** A build sheet to look at, print, or keep as PDF: the page on the screen is the page on paper. */
+/** What of a lure is put on paper. */
+type Shown = 'sheet' | 'template';
+
+const SHOWN_WORDS: Readonly<Record<Shown, string>> = { sheet: 'build sheet', template: 'bending template' };
+
+/** A page of a lure to look at, print, or keep as a file: the page on the screen is the page on paper. */
 export function BuildSheet() {
   const opened = useOpened();
   const [paper, setPaper] = useState<PaperName | null>(null);
@@ -25,10 +31,13 @@ export function BuildSheet() {
   const measure = useMeasure();
   const system = opened.state === 'open' ? opened.system : 'metric';
   const chosen = paper ?? (system === 'metric' ? 'a4' : 'letter');
-  const page = useMemo(
-    () => (opened.state === 'open' && measure ? sheetOf(opened.lure, opened.system, chosen, today(), measure) : null),
-    [opened, chosen, measure],
-  );
+  const page = useMemo(() => {
+    if (opened.state !== 'open' || !measure) return null;
+    const { lure, shown } = opened;
+    return shown === 'template'
+      ? templateOf(lure, opened.system, chosen).page
+      : sheetOf(lure, opened.system, chosen, today(), measure);
+  }, [opened, chosen, measure]);
   if (opened.state === 'failed') {
     return (
       <main className="mx-auto flex max-w-xl flex-col gap-3 p-6">
@@ -48,15 +57,18 @@ export function BuildSheet() {
     );
   }
   const { name: paperName, widthMm, heightMm } = PAPERS[chosen];
+  const { lure, shown } = opened;
+  const fileName = `${lure.id}${shown === 'template' ? '-template' : ''}-${chosen}`;
+  const saveSvg = () => saveFile(`${fileName}.svg`, writeSvg(page), 'image/svg+xml');
+  const saveDxf = async () => {
+    const { writeDxf } = await import('@/paper/write-dxf');
+    saveFile(`${lure.id}-template.dxf`, writeDxf(templateOf(lure, system, chosen).template), 'image/vnd.dxf');
+  };
   const savePdf = async () => {
     setPdf('writing');
     try {
       const [{ writePdf }, { sheetFonts }] = await Promise.all([import('@/paper/write-pdf'), import('./sheet-fonts')]);
-      saveFile(
-        `${opened.lure.id}-${chosen}.pdf`,
-        await writePdf(page, await sheetFonts(), new Date()),
-        'application/pdf',
-      );
+      saveFile(`${fileName}.pdf`, await writePdf(page, await sheetFonts(), new Date()), 'application/pdf');
       setPdf('idle');
     } catch (error) {
       setPdf({ failed: error instanceof Error ? error.message : String(error) });
@@ -66,7 +78,9 @@ export function BuildSheet() {
     <>
       <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0 } @media print { html, body { width: ${widthMm}mm; height: ${heightMm}mm; overflow: hidden; background: #fff } }`}</style>
       <header className="flex flex-wrap items-center gap-2 border-b border-line bg-panel px-4 py-2 print:hidden">
-        <h1 className="mr-auto text-xl font-bold">{opened.lure.name}: build sheet</h1>
+        <h1 className="mr-auto text-xl font-bold">
+          {lure.name}: {SHOWN_WORDS[shown]}
+        </h1>
         <div role="radiogroup" aria-label="Paper" className="flex">
           {(Object.keys(PAPERS) as PaperName[]).map((each) => (
             <button
@@ -81,6 +95,12 @@ export function BuildSheet() {
             </button>
           ))}
         </div>
+        {shown === 'template' && (
+          <>
+            <Button onClick={saveSvg}>Save as SVG</Button>
+            <Button onClick={() => void saveDxf()}>Save as DXF</Button>
+          </>
+        )}
         <Button disabled={pdf === 'writing'} onClick={() => void savePdf()}>
           {pdf === 'writing' ? 'Writing…' : 'Save as PDF'}
         </Button>
@@ -109,12 +129,14 @@ function useOpened(): Opened {
   useEffect(() => {
     let isHere = true;
     const open = async (): Promise<Opened> => {
-      const id = lureIdSchema.safeParse(new URLSearchParams(window.location.search).get('lure'));
+      const asked = new URLSearchParams(window.location.search);
+      const id = lureIdSchema.safeParse(asked.get('lure'));
+      const shown = asked.get('show') === 'template' ? 'template' : 'sheet';
       if (!id.success) return { state: 'failed', reason: 'The address names no lure. Open its sheet from the bench.' };
       const { lures, settings } = stores();
       const read = await lures.read(id.data);
       if (!read.ok) return { state: 'failed', reason: storageFailureWords(read.failure) };
-      return { state: 'open', lure: read.value.history.lure, system: (await settings.read()).system };
+      return { state: 'open', lure: read.value.history.lure, system: (await settings.read()).system, shown };
     };
     void open().then((result) => isHere && setOpened(result));
     return () => {

@@ -6,6 +6,7 @@ import { lureMass } from '@/core/lure/mass';
 import type { UnitSystem } from '@/core/units/write';
 import { buildSheet } from '@/paper/build-sheet';
 import type { Measure, Page, PaperName } from '@/paper/page';
+import { bendingTemplate, templatePage, templateWidth, type Template } from '@/paper/template';
 
 /** The build sheet of a lure, with all that stands on it worked out. */
 export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: string, measure: Measure): Page {
@@ -27,4 +28,10 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: s
     },
     measure,
   );
+}
+
+/** The bending template of a lure's wire, and the page it stands on. */
+export function templateOf(lure: Lure, system: UnitSystem, paper: PaperName): { template: Template; page: Page } {
+  const template = bendingTemplate({ lure, layout: layOut(lure.build), system, wideMm: templateWidth(paper) });
+  return { template, page: templatePage(template, paper) };
 }

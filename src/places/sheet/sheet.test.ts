@@ -7,9 +7,9 @@ import { DEMO_LURES } from '@/demo/scenario';
 import { familyRules } from '@/core/family/families';
 import { seatPart, threadParts } from '@/core/lure/editing';
 import { cutLengths } from '@/core/lure/lengths';
-import type { Lure } from '@/core/lure/lure';
+import type { Item, Lure } from '@/core/lure/lure';
 import { sheetOf as sheetOn } from './sheet-of';
-import { CHECK_BAR_MM } from '@/paper/build-sheet';
+import { CHECK_BAR_MM } from '@/paper/check-bar';
 import { PAPERS, wrap, type Mark, type Measure, type Page, type PaperName } from '@/paper/page';
 import { pdfMeasure, writePdf, type FontFiles } from '@/paper/write-pdf';
 
@@ -102,7 +102,7 @@ describe('the drawing on paper', () => {
 
   it('is at true size, and where a lure is longer than the paper says at what part of it', () => {
     const page = sheetOf(plainSpinner(), 'a4');
-    expect(boxOf(page.marks, `M0 0H${CHECK_BAR_MM}`)).toMatchObject({ scaleX: 1 });
+    expect(boxOf(page.marks, `M0 0L${CHECK_BAR_MM} 0`)).toMatchObject({ scaleX: 1 });
     const said = (lure: Lure) =>
       sheetOf(lure, 'a4').marks.some((mark) => mark.mark === 'text' && mark.text.startsWith('Drawn at true size'));
     expect(said(plainSpinner())).toBe(true);
@@ -139,7 +139,7 @@ describe('text on paper', () => {
   });
 });
 
-describe('order of work of a spinner, as its builders do it', () => {
+describe('order of work, as builders do it', () => {
   const steps = (lure: Lure) => familyRules(lure.family).work(lure.build);
 
   it('is tail first: loop, ring and hook, tube, then the body to the nose, the line tie last', () => {
@@ -161,7 +161,7 @@ describe('order of work of a spinner, as its builders do it', () => {
     ]);
   });
 
-  it('threads every part once, from the tail to the nose, and hangs everything else', () => {
+  it('threads every part once, a spinner from its tail, a bait from its tie, and puts everything else on', () => {
     for (const lure of DEMO_LURES) {
       const work = steps(lure);
       const threaded = work.flatMap((step) =>
@@ -171,13 +171,15 @@ describe('order of work of a spinner, as its builders do it', () => {
             ? [step.clevis.id, step.clevis.id]
             : [],
       );
-      const strand = lure.build.strand
-        .toReversed()
+      const { strand: all } = lure.build;
+      const strand = (lure.family === 'inlineSpinner' ? all.toReversed() : all)
         .map(({ item }) => lure.build.items[item]?.part)
         .flatMap((each) => (each && each.kind !== 'shrinkTube' ? [each.id] : []));
       expect(threaded).toEqual(strand);
       const handled = JSON.stringify(work);
-      for (const { part: each } of Object.values(lure.build.items)) expect(handled).toContain(each.id);
+      // Of a bought frame the head comes with its hook in it.
+      const isCast = (item: Item) => item.seat.on === 'item' && item.seat.how === 'moulded';
+      for (const item of Object.values(lure.build.items)) if (!isCast(item)) expect(handled).toContain(item.part.id);
     }
   });
 

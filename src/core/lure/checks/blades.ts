@@ -72,13 +72,13 @@ function againstBlades(build: Build, layout: Layout, spreads: Spreads): Finding[
     repairs: [],
   }));
   const isStacked = (a: SpinSeat, b: SpinSeat) =>
-    stacked.some(({ fore, aft }) => fore === a.clevis.item.id && aft === b.clevis.item.id);
+    stacked.some(({ fore, aft }) => fore === a.clevis?.item.id && aft === b.clevis?.item.id);
   const apart = seats.slice(1).flatMap((rear, i): Finding[] => {
     const front = seats[i];
     if (!front || isStacked(front, rear)) return [];
     const [a, b] = [spreads.get(front.item.id) ?? [], spreads.get(rear.item.id) ?? []];
     if (a.length === 0 || b.length === 0) return [];
-    const clearanceM = bladeToBlade(front, a, rear, b);
+    const clearanceM = bladeToBlade(layout, front, a, rear, b);
     return [
       {
         code: 'bladeAgainstBlade',
@@ -103,7 +103,7 @@ function beadRepair(
   spare: readonly Part[],
 ): Repair[] {
   const seat = spinSeats(lure.build, layout).find(({ item }) => item.id === clearance.blade);
-  const [, aft] = seat ? strandIndexes(lure.build, seat.clevis.item.id) : [];
+  const [, aft] = seat?.clevis ? strandIndexes(lure.build, seat.clevis.item.id) : [];
   const part = beadToAdd(layout, spare);
   if (aft === undefined || !part) return [];
   for (let count = 1; count <= MOST_BEADS_ADDED; count++) {

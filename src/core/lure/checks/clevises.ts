@@ -13,7 +13,7 @@ export const USUAL_ROOM_M = 0.0015;
 
 export function clevisFindings(build: Build, layout: Layout, spare: readonly Part[]): Finding[] {
   return [
-    ...layout.clevises.flatMap((clevis) => [...room(build, clevis), ...empty(layout, clevis)]),
+    ...layout.clevises.flatMap((clevis) => [...room(build, layout, clevis), ...empty(layout, clevis)]),
     ...turning(layout).flatMap((item) => guard(build, layout, item, spare)),
   ];
 }
@@ -25,8 +25,10 @@ function turning(layout: Layout): ItemId[] {
   return [...clevises, ...films].map(({ item }) => item.id);
 }
 
-function room(build: Build, { item, clevis, insideM }: PlacedClevis): Finding[] {
-  const roomM = build.carrier.freeRoomM;
+function room({ carrier }: Build, { freeRoom }: Layout, { item, clevis, insideM }: PlacedClevis): Finding[] {
+  const roomM = freeRoom.x1M - freeRoom.x0M;
+  // Loops are rolled with the play wanted; an arm is as long as it was bent, and what is on it too long for it is told of the arm.
+  if (carrier.kind === 'bentWire' && roomM < LEAST_ROOM_M) return [];
   const isTight = roomM < LEAST_ROOM_M;
   const play: Finding = {
     code: 'clevisRoom',

@@ -74,7 +74,12 @@ function tubeCover(build: Build, layout: Layout): Finding[] {
         coversM,
         neededM,
         repairs: isShort
-          ? [{ code: 'coverWithTube', edits: [{ kind: 'adjust', item: item.id, changes: { cutLengthM: null } }] }]
+          ? [
+              {
+                code: 'coverWithTube',
+                edits: [{ kind: 'adjust', item: item.id, changes: { state: { of: 'tube', cutLengthM: null } } }],
+              },
+            ]
           : [],
       },
     ];

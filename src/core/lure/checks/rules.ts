@@ -2,7 +2,8 @@
 import type { Edit } from '../edit';
 import type { Finding, Repair } from '../finding';
 import { ruleBreaches, type HookRule, type RuleBreach } from '../hook-rule';
-import type { Build } from '../lure';
+import { takeOff } from '../editing';
+import type { Build, ItemId } from '../lure';
 
 export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[] {
   return rules.flatMap((rule): Finding[] => {
@@ -17,13 +18,27 @@ export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[
       items: breach.items,
       rule,
       breach,
-      repairs: repairsOf(breach),
+      repairs: repairsOf(build, breach),
     }));
   });
 }
 
-function repairsOf({ of, items }: RuleBreach): Repair[] {
+function repairsOf(build: Build, { of, items }: RuleBreach): Repair[] {
+  if (of === 'hooks') {
+    // A stinger is the hook that can go without changing the lure.
+    const stinger = items.find((id) => isStinger(build, id));
+    return stinger ? [{ code: 'takeOffStinger', edits: [takeOff(build, stinger)] }] : [];
+  }
   if (of !== 'barbs') return [];
-  const edits = items.map((item): Edit => ({ kind: 'adjust', item, changes: { pinched: true } }));
+  const edits = items.map((item): Edit => ({
+    kind: 'adjust',
+    item,
+    changes: { state: { of: 'hook', pinched: true } },
+  }));
   return [{ code: 'pinchBarbs', count: items.length, edits }];
+}
+
+function isStinger(build: Build, id: ItemId): boolean {
+  const seat = build.items[id]?.seat;
+  return seat?.on === 'item' && build.items[seat.item]?.part.kind === 'hook';
 }

@@ -1,0 +1,25 @@
+/** What the families share: the wire they begin with, and what every one of them needs. */
+import { partsOfKind } from '../parts/catalogue';
+import type { Wire } from '../parts/part';
+import type { Finding } from '../lure/finding';
+import { trailingHooks, type Layout } from '../lure/layout';
+import type { Lure } from '../lure/lure';
+import { deltaSeats, filmSeats, spinSeats } from '../lure/spin-seats';
+
+/** The catalogue's wire of this diameter, else its first. @throws Error when it has none at all. */
+export function wireOf(diameterM: number): Wire {
+  const wires = partsOfKind('wire');
+  const wire = wires.find((each) => Math.abs(each.diameterM - diameterM) < 1e-6) ?? wires[0];
+  if (!wire) throw new Error('wireOf: the catalogue needs at least one wire');
+  return wire;
+}
+
+/** A blade that turns, and a hook. */
+export function lacking({ build }: Lure, layout: Layout): Finding[] {
+  const turning = spinSeats(build, layout).length + filmSeats(layout).length + deltaSeats(layout).length;
+  const base = { severity: 'caution', items: [], repairs: [] } as const;
+  return [
+    ...(turning === 0 ? [{ ...base, code: 'noTurningBlade', key: 'noTurningBlade' } as const] : []),
+    ...(trailingHooks(layout).length === 0 ? [{ ...base, code: 'noHook', key: 'noHook' } as const] : []),
+  ];
+}

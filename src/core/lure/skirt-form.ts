@@ -1,0 +1,79 @@
+/** How a skirt lies on its collar: how far its strands reach to the nose and to the tail, and how far it stands out. */
+import { stateOf } from './item-state';
+import { childrenOf, type Build, type End, type Item } from './lure';
+
+export interface StrandGroup {
+  readonly hex: string;
+  readonly accentHex: string | null;
+  readonly sheen: Item['part']['finish']['sheen'];
+  readonly count: number;
+  /** Reach of the strands from the collar, the tips as cut, m. */
+  readonly toNoseM: number;
+  readonly toTailM: number;
+  readonly widthM: number;
+}
+
+export interface SkirtForm {
+  readonly groups: readonly StrandGroup[];
+  readonly longSide: End;
+  /** Longest reach each way, m. */
+  readonly toNoseM: number;
+  readonly toTailM: number;
+  /** The angle from the shank at which strands leave the collar: the nearer it sits to an end the more they flare. */
+  readonly flareRad: number;
+  readonly isThinned: boolean;
+}
+
+const ONE_PIECE_STRAND_M = 0.0011;
+/** Flare of strands held in their middle, and what holding them off it adds. Trade estimates. */
+const LEAST_FLARE_RAD = 0.35;
+const FLARE_OFF_CENTRE_RAD = 1.3;
+
+/** @param skirt an item of kind skirt */
+export function skirtForm(build: Build, skirt: Item): SkirtForm {
+  const { part } = skirt;
+  if (part.kind !== 'skirt') throw new Error(`skirtForm: ${skirt.id} is a ${part.kind}`);
+  const { collarAt, tips } = stateOf(skirt, 'skirt');
+  const shortShare = Math.min(collarAt, 1 - collarAt);
+  const noseShare = skirt.flipped ? 1 - shortShare : shortShare;
+  // A one-piece skirt is moulded about its collar: all its strands run one way.
+  const group = (lengthM: number, rest: Omit<StrandGroup, 'toNoseM' | 'toTailM'>): StrandGroup => ({
+    ...rest,
+    toNoseM: lengthM * noseShare,
+    toTailM: lengthM * (1 - noseShare),
+  });
+  const { finish } = part;
+  const own = part.strands
+    ? [
+        group(part.strands.lengthM, {
+          hex: finish.hex,
+          accentHex: null,
+          sheen: finish.sheen,
+          count: part.strands.count,
+          widthM: ONE_PIECE_STRAND_M,
+        }),
+      ]
+    : [];
+  const layers = childrenOf(build, skirt.id).flatMap(({ part: layer }) =>
+    layer.kind === 'skirtLayer'
+      ? [
+          group(layer.lengthM, {
+            hex: layer.finish.hex,
+            accentHex: layer.accentHex,
+            sheen: layer.finish.sheen,
+            count: layer.strands,
+            widthM: layer.strandWidthM,
+          }),
+        ]
+      : [],
+  );
+  const groups = [...own, ...layers];
+  return {
+    groups,
+    longSide: noseShare > 0.5 ? 'nose' : 'tail',
+    toNoseM: Math.max(0, ...groups.map(({ toNoseM }) => toNoseM)),
+    toTailM: Math.max(0, ...groups.map(({ toTailM }) => toTailM)),
+    flareRad: LEAST_FLARE_RAD + FLARE_OFF_CENTRE_RAD * (0.5 - shortShare),
+    isThinned: tips === 'thinned',
+  };
+}
