@@ -3,8 +3,9 @@
  * Two tabs: a write names the revision it was based on; when another tab was first, the deed is done again on what stands.
  */
 import { liveQuery } from 'dexie';
+import * as z from 'zod/mini';
 import { lureHistorySchema, performDeed, startHistory, type Deed, type LureHistory } from '../core/lure/history';
-import type { Lure, LureId } from '../core/lure/lure';
+import { buildSchema, type Build, type Lure, type LureId } from '../core/lure/lure';
 import { freeId } from '../core/lure/lure-id';
 import type { Refusal } from '../core/lure/structure';
 import type { MazurkaDatabase } from './database';
@@ -24,6 +25,8 @@ export type PerformResult =
       readonly open: OpenLure;
       readonly refusal: Refusal | { readonly code: 'nothingToDo' };
     };
+
+const drawable = z.object({ lure: z.object({ build: buildSchema }) });
 
 /** Records read between two pauses. */
 const LOOKED_AT_ONCE = 8;
@@ -88,6 +91,16 @@ export class LureStore {
 
   read(id: LureId): Promise<Stored<OpenLure>> {
     return this.guarded(async () => parseRow(await this.database.lures.get(id), id));
+  }
+
+  /** Only what is needed to draw a lure in a list: its history is not looked at. */
+  readBuild(id: LureId): Promise<Stored<Build>> {
+    return this.guarded(async () => {
+      const row = await this.database.lures.get(id);
+      const parsed = drawable.safeParse(row?.history);
+      if (!parsed.success) throw new StorageError({ code: 'damaged', lureId: id, path: '' });
+      return parsed.data.lure.build;
+    });
   }
 
   /** Adds a lure under a free id made from its name; the lure comes back as stored. */

@@ -19,6 +19,10 @@ export const settingsSchema = z.strictObject({
   /** Show the blade turning slower than life by this much. */
   slowedBy: z.union([z.literal(1), z.literal(8)]),
   lastLure: z.nullable(z.string()),
+  /** Pixels to the millimetre as measured against a bank card; null until someone has. */
+  screenPxPerMm: z._default(z.nullable(z.number().check(z.minimum(1), z.maximum(20))), null),
+  /** Show the lure as large as it is. */
+  trueSize: z._default(z.boolean(), false),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -28,4 +32,6 @@ export const USUAL_SETTINGS: Settings = {
   retrieve: { by: 'reel', turnsPerS: 1, linePerTurnM: 0.66, speedMps: 0.66 },
   slowedBy: 1,
   lastLure: null,
+  screenPxPerMm: null,
+  trueSize: false,
 };

@@ -11,15 +11,34 @@ const gradients = new WeakMap<Shape, CanvasGradient>();
 
 /** Paints things in their places, back to front. */
 export function paintThings(canvas: CanvasRenderingContext2D, things: readonly DrawnThing[]): void {
-  for (const { line, atMm, liftMm, mirrored, shapes } of things) {
-    canvas.save();
-    canvas.translate(line.xMm, line.yMm);
-    if (line.turnRad !== 0) canvas.rotate(line.turnRad);
-    canvas.translate(atMm, -liftMm);
-    if (mirrored) canvas.scale(-1, 1);
-    paintShapes(canvas, shapes);
-    canvas.restore();
+  for (const thing of things) inPlace(canvas, thing, () => paintShapes(canvas, thing.shapes));
+}
+
+/** Draws only the outlines of things, in one colour. */
+export function traceThings(canvas: CanvasRenderingContext2D, things: readonly DrawnThing[], colour: string): void {
+  for (const thing of things) {
+    inPlace(canvas, thing, () => {
+      canvas.strokeStyle = colour;
+      for (const shape of thing.shapes) {
+        canvas.lineWidth = shape.fill === undefined ? Math.min(shape.strokeWidth ?? 0.3, 0.4) : 0.3;
+        canvas.stroke(wayOf(shape));
+      }
+    });
   }
+}
+
+function inPlace(
+  canvas: CanvasRenderingContext2D,
+  { line, atMm, liftMm, mirrored }: DrawnThing,
+  paint: () => void,
+): void {
+  canvas.save();
+  canvas.translate(line.xMm, line.yMm);
+  if (line.turnRad !== 0) canvas.rotate(line.turnRad);
+  canvas.translate(atMm, -liftMm);
+  if (mirrored) canvas.scale(-1, 1);
+  paint();
+  canvas.restore();
 }
 
 export function paintShapes(canvas: CanvasRenderingContext2D, shapes: readonly Shape[]): void {

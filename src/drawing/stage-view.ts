@@ -36,7 +36,7 @@ export function viewOf(scale: StageScale): StageView {
 }
 
 /** Metres above and below the axis that everything takes, at its usual sweep. */
-function heights(layout: Layout, motions: readonly Motion[]): { readonly upM: number; readonly downM: number } {
+export function heights(layout: Layout, motions: readonly Motion[]): { readonly upM: number; readonly downM: number } {
   const sweeps = motions.map(({ line, holeM, dropM, reachM, usualSpreadRad }) => {
     const { yM } = pointOn(layout.lines[line], holeM);
     const radiusM = dropM + reachM * usualSine(usualSpreadRad);
@@ -71,12 +71,14 @@ export function stageScale(
     fixedPxPerMm ??
     Math.min(LARGEST_SCALE, (widthPx - 2 * SIDE_PX) / lengthMm, (maxHeightPx - TOP_PX - RULE_PX) / heightMm);
   const heightPx = Math.round(heightMm * pxPerMm + TOP_PX + RULE_PX);
-  const originX = (widthPx - (layout.x1M - layout.x0M) * 1000 * pxPerMm) / 2 - layout.x0M * 1000 * pxPerMm;
+  // At true size a long lure is wider than its stage, which then slides.
+  const wholePx = Math.max(widthPx, Math.ceil((layout.x1M - layout.x0M) * 1000 * pxPerMm + 2 * SIDE_PX));
+  const originX = (wholePx - (layout.x1M - layout.x0M) * 1000 * pxPerMm) / 2 - layout.x0M * 1000 * pxPerMm;
   return {
-    widthPx,
+    widthPx: wholePx,
     heightPx,
     pxPerMm,
-    originX: fixedPxPerMm === null ? originX : Math.max(originX, SIDE_PX - layout.x0M * 1000 * pxPerMm),
+    originX,
     originY: TOP_PX + upM * 1000 * pxPerMm,
   };
 }

@@ -7,6 +7,7 @@ import { bladeMesh, poseBlade, type BladeMesh, type BladePose, type Lobe } from 
 import { darker, lighter } from './colour';
 import { clevisOutline } from './part-shapes';
 import type { PagePose } from './drawn-things';
+import type { Motion } from './motion';
 import type { Point } from './path';
 
 export interface TurningThing {
@@ -49,6 +50,11 @@ export class TurningBlade {
   update(thing: TurningThing): void {
     if (thing.rateHz === 0) this.azimuthRad = HANGING_RAD;
     this.thing = thing;
+  }
+
+  /** Whether it stands on the near side of the wire. */
+  isNear(): boolean {
+    return Math.sin(this.azimuthRad + this.thing.phaseRad) > 0;
   }
 
   /** Paints on the canvas of its side, whose units are millimetres with y down. Returns whether that was the near one. */
@@ -107,4 +113,28 @@ function trace(canvas: CanvasRenderingContext2D, points: readonly Point[]): void
   canvas.beginPath();
   points.forEach(({ x, y }, i) => (i === 0 ? canvas.moveTo(x, y) : canvas.lineTo(x, y)));
   canvas.closePath();
+}
+
+/** What turns of a motion, one for each lobe. */
+export function turningThings(motion: Motion, line: PagePose, slowedBy: number): TurningThing[] {
+  const { clevis } = motion;
+  return motion.phasesRad.map((phaseRad) => ({
+    key: `${motion.station} ${phaseRad}`,
+    line,
+    lobe: motion.lobe,
+    clevis: clevis && {
+      part: clevis.part,
+      frontMm: clevis.foreM * 1000,
+      spanMm: (clevis.aftM - clevis.foreM) * 1000,
+    },
+    phaseRad,
+    pose: {
+      holeMm: motion.holeM * 1000,
+      dropMm: motion.dropM * 1000,
+      spreadRad: motion.spreadRad,
+      setAngleRad: motion.setAngleRad,
+      flipped: motion.flipped,
+    },
+    rateHz: motion.rateHz / slowedBy,
+  }));
 }

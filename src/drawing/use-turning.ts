@@ -2,10 +2,10 @@
 
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import type { Layout } from '../core/lure/layout';
-import { linePose, type PagePose } from './drawn-things';
+import { linePose } from './drawn-things';
 import type { Motion } from './motion';
 import type { StageView } from './stage-view';
-import { TurningBlade, type TurningThing } from './turning-blade';
+import { TurningBlade, turningThings } from './turning-blade';
 
 /** A hidden tab or a slow machine does not make the blade jump further than this. */
 const LONGEST_STEP_S = 0.5;
@@ -83,27 +83,4 @@ export function useTurning(
     });
     return () => cancelAnimationFrame(frame);
   }, [behind, before, view, still]);
-}
-
-export function turningThings(motion: Motion, line: PagePose, slowedBy: number): TurningThing[] {
-  const { clevis } = motion;
-  return motion.phasesRad.map((phaseRad) => ({
-    key: `${motion.station} ${phaseRad}`,
-    line,
-    lobe: motion.lobe,
-    clevis: clevis && {
-      part: clevis.part,
-      frontMm: clevis.foreM * 1000,
-      spanMm: (clevis.aftM - clevis.foreM) * 1000,
-    },
-    phaseRad,
-    pose: {
-      holeMm: motion.holeM * 1000,
-      dropMm: motion.dropM * 1000,
-      spreadRad: motion.spreadRad,
-      setAngleRad: motion.setAngleRad,
-      flipped: motion.flipped,
-    },
-    rateHz: motion.rateHz / slowedBy,
-  }));
 }

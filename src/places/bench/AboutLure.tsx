@@ -10,6 +10,7 @@ import { Inspector } from './Inspector';
 import { LengthsPanel } from './LengthsPanel';
 import { MadeBar } from './MadeBar';
 import type { StringUnit } from './string-units';
+import { VersionsPanel } from './VersionsPanel';
 
 export interface AboutLureProps {
   readonly lure: Lure;
@@ -27,6 +28,7 @@ export const AboutLure = memo(function AboutLure({ lure, findings, unit, cuts, s
       <FindingsPanel findings={findings} build={lure.build} system={system} />
       <Inspector unit={unit} lure={lure} system={system} />
       <LengthsPanel cuts={cuts} build={lure.build} system={system} />
+      <VersionsPanel lure={lure} />
     </>
   );
 });

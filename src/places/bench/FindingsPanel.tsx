@@ -75,7 +75,7 @@ function FindingRow({
             <Icon aria-hidden size={17} className={`mt-0.5 shrink-0 ${word}`} />
             <span>
               <span className="sr-only">{SEVERITY_WORDS.good}: </span>
-              {title} <span className="whitespace-nowrap text-ink-soft">{figure}</span>
+              {title} <span className="text-ink-soft">{figure}</span>
             </span>
           </summary>
           <p className="pb-1 pl-6 text-sm text-ink-soft">{why}</p>

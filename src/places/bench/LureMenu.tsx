@@ -3,13 +3,14 @@
 import { memo } from 'react';
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
-import { FAMILY_NAMES, familyRules } from '@/core/family/families';
 import type { LureId } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
-import { useBench } from './bench-state';
+import { openSheet, useBench } from './bench-state';
 import { openLure } from './bench-store';
-import { startNewLure } from './shelf';
 import { MENU, MENU_ITEM } from './menu-looks';
+
+/** The lures last changed; the rest are in the list with drawings. */
+const SHOWN = 12;
 
 export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: string }) {
   const lures = useBench((state) => state.lures);
@@ -22,18 +23,19 @@ export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: st
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={4} className={`${MENU} max-h-[70vh] overflow-y-auto`}>
-          {lures.map((lure) => (
+          {lures.slice(0, SHOWN).map((lure) => (
             <DropdownMenu.Item key={lure.id} className={MENU_ITEM} onSelect={() => void openLure(lure.id as LureId)}>
               <span className={lure.id === openId ? 'font-semibold' : ''}>{lure.name}</span>
               <span className="ml-auto pl-6 text-sm text-ink-soft">{lure.isMade ? 'made' : 'design'}</span>
             </DropdownMenu.Item>
           ))}
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
-          {FAMILY_NAMES.map((family) => (
-            <DropdownMenu.Item key={family} className={MENU_ITEM} onSelect={() => void startNewLure(family)}>
-              Start a new {familyRules(family).name.toLowerCase()}
-            </DropdownMenu.Item>
-          ))}
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('lures')}>
+            All {lures.length}, with their drawings
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('new')}>
+            Start a new lure
+          </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -20,17 +20,22 @@ import { usePainted } from '@/ui/use-painted';
 import { useMedia, useSize } from '@/ui/use-media';
 import { storageFailureWords } from '@/words/storage-words';
 import { BenchHeader } from './BenchHeader';
-import { closeSheet, pick, useBench } from './bench-state';
+import { closeSheet, openSheet, pick, useBench } from './bench-state';
 import { drawingStands, changeSettings, perform, saveWhole } from './bench-store';
 import {
   AboutLure,
   BeatReadouts,
+  BendHandles,
+  CompareSheet,
+  LuresSheet,
+  NewLureSheet,
   OwnPartsSheet,
   PartPicker,
   RetrievePanel,
   RulesSheet,
   SpinReadouts,
   StringSection,
+  TrueSizeSheet,
 } from './later';
 import { exportLure } from './export-lure';
 import { partDeeds, type PartDeeds, type PickerAim } from './part-deeds';
@@ -40,6 +45,8 @@ import { useRatesBefore } from './use-rates-before';
 
 /** Of the window's height, for the drawing on a wide screen. */
 const STAGE_SHARE = 0.385;
+/** A bent wire is nearly as high as it is long. */
+const BENT_STAGE_SHARE = 0.45;
 
 export interface OpenBenchProps {
   readonly history: LureHistory;
@@ -56,7 +63,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   const history = useMemo(() => (draft ? { ...done, lure: draft.lure } : done), [done, draft]);
   const { lure } = history;
   const { build } = lure;
-  const { system, retrieve, slowedBy } = useBench((state) => state.settings);
+  const { system, retrieve, slowedBy, screenPxPerMm, trueSize } = useBench((state) => state.settings);
   const picked = useBench((state) => state.picked);
   const bladeState = useBench((state) => state.bladeState);
   const stage = useRef<HTMLDivElement>(null);
@@ -71,7 +78,9 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   const deltas = useMemo(() => deltaSeats(layout), [layout]);
   const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
   const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
-  const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * STAGE_SHARE)) : null);
+  const fixed = trueSize ? screenPxPerMm : null;
+  const share = layout.path ? BENT_STAGE_SHARE : STAGE_SHARE;
+  const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * share), fixed) : null);
   const overall = showLengthBoth(layout.x1M - layout.x0M, system);
   const turning = prediction.blades.some(({ at: [at] }) => at?.outcome === 'turning');
   const isPreview = useBench((state) => state.isPreview);
@@ -92,7 +101,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
       <NotSaved history={done} />
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
-          <div ref={stage} className="bg-stage">
+          <div ref={stage} className="overflow-x-auto bg-stage">
             <div className="flex min-h-18 flex-wrap items-start justify-between gap-x-4 px-2 pt-1 sm:flex-nowrap">
               {isReady && (
                 <SpinReadouts
@@ -107,6 +116,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                   {overall} long · {showMass(lureMass(build), system)}
                 </p>
                 {isReady && later.prediction.beats.length > 0 && <BeatReadouts beats={later.prediction.beats} />}
+                {isReady && <TrueSizeButton />}
                 {turning && !prefersStill && (
                   <Button
                     look="quiet"
@@ -131,7 +141,9 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                 picked={picked}
                 onPick={pick}
                 label={`${lure.name} from the side, nose left: ${overall} long`}
-              />
+              >
+                {isReady && layout.path && <BendHandles build={build} layout={layout} view={view} />}
+              </Elevation>
             )}
           </div>
           <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1">
@@ -243,12 +255,33 @@ function Sheets({
 }) {
   const system = useBench((state) => state.settings.system);
   const sheet = useBench((state) => state.sheet);
+  const compared = useBench((state) => state.compared);
   return (
     <>
       {aim && <PartPicker aim={aim} lure={history.lure} system={system} speedMps={speedMps} onClose={onClosePicker} />}
       {sheet === 'parts' && <OwnPartsSheet system={system} onClose={closeSheet} />}
       {sheet === 'rules' && <RulesSheet onClose={closeSheet} />}
+      {sheet === 'lures' && <LuresSheet onClose={closeSheet} />}
+      {sheet === 'new' && <NewLureSheet onClose={closeSheet} />}
+      {sheet === 'trueSize' && <TrueSizeSheet onClose={closeSheet} />}
+      {sheet === 'compare' && (
+        <CompareSheet lure={history.lure} index={compared} system={system} onClose={closeSheet} />
+      )}
     </>
+  );
+}
+
+/** As large as it is, or as large as the stage. The screen is measured once, against a bank card. */
+function TrueSizeButton() {
+  const { screenPxPerMm, trueSize } = useBench((state) => state.settings);
+  return (
+    <Button
+      look="quiet"
+      aria-pressed={trueSize}
+      onClick={() => (screenPxPerMm === null ? openSheet('trueSize') : changeSettings({ trueSize: !trueSize }))}
+    >
+      {trueSize ? 'Shown at true size' : 'Show at true size'}
+    </Button>
   );
 }
 

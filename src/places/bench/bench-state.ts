@@ -26,7 +26,7 @@ export interface Notice {
 }
 
 /** A sheet laid over the bench. */
-export type SheetName = 'parts' | 'rules';
+export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare';
 
 export interface BenchState {
   readonly history: LureHistory | null;
@@ -44,6 +44,8 @@ export interface BenchState {
   readonly rules: readonly HookRule[];
   readonly ownParts: readonly Part[];
   readonly sheet: SheetName | null;
+  /** The version that the compare sheet lays beside the lure. */
+  readonly compared: number;
   readonly notice: Notice | null;
 }
 
@@ -64,6 +66,7 @@ export const useBench = create<BenchState>(() => ({
   rules: [],
   ownParts: [],
   sheet: null,
+  compared: 0,
   notice: null,
 }));
 
@@ -92,4 +95,8 @@ export function openSheet(sheet: SheetName) {
 
 export function closeSheet() {
   useBench.setState({ sheet: null });
+}
+
+export function compareWith(compared: number) {
+  useBench.setState({ sheet: 'compare', compared });
 }

@@ -44,3 +44,10 @@ export const OwnPartsSheet = dynamic(() => import('./OwnPartsSheet').then((room)
 });
 export const RulesSheet = dynamic(() => import('./RulesSheet').then((room) => room.RulesSheet), { ssr: false });
 export const Notices = dynamic(() => import('./Notices').then((room) => room.Notices), { ssr: false });
+export const LuresSheet = dynamic(() => import('./LuresSheet').then((room) => room.LuresSheet), { ssr: false });
+export const NewLureSheet = dynamic(() => import('./NewLureSheet').then((room) => room.NewLureSheet), { ssr: false });
+export const TrueSizeSheet = dynamic(() => import('./TrueSizeSheet').then((room) => room.TrueSizeSheet), {
+  ssr: false,
+});
+export const CompareSheet = dynamic(() => import('./CompareSheet').then((room) => room.CompareSheet), { ssr: false });
+export const BendHandles = dynamic(() => import('./BendHandles').then((room) => room.BendHandles), { ssr: false });

@@ -17,9 +17,13 @@ export async function startNewLure(family: Family) {
 
 export async function duplicateLure() {
   const lure = useBench.getState().history?.lure;
-  if (!lure) return;
+  if (lure) await startFrom(lure);
+}
+
+/** A design like this lure, to change. */
+export async function startFrom(lure: Lure) {
   const name = `${lure.name}, copy`;
-  await addAndOpen({ ...lure, id: idFromName(name), name, made: null });
+  await addAndOpen({ ...lure, id: idFromName(name), name, made: null, versions: [] });
 }
 
 /** Takes a lure file in. The same lure already here is only opened; a different one under its id comes beside it. */

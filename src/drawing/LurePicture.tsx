@@ -1,0 +1,44 @@
+'use client';
+
+import { useLayoutEffect, useRef } from 'react';
+import type { Build } from '../core/lure/lure';
+import { frameFor, paintStill, stillLure, traceStill } from './still-lure';
+
+export interface LurePictureProps {
+  readonly build: Build;
+  readonly width: number;
+  readonly height: number;
+  /** Pixels per millimetre at most: lures in one list are drawn to one scale as far as they fit. */
+  readonly scale: number;
+  /** Another build laid over it in outline. */
+  readonly over?: Build;
+  readonly label?: string;
+}
+
+/** A whole lure, still, within a box. */
+export function LurePicture({ build, width, height, scale, over, label }: LurePictureProps) {
+  const ref = useRef<HTMLCanvasElement>(null);
+  useLayoutEffect(() => {
+    const canvas = ref.current;
+    const context = canvas?.getContext('2d');
+    if (!canvas || !context) return;
+    const ratio = window.devicePixelRatio || 1;
+    [canvas.width, canvas.height] = [Math.round(width * ratio), Math.round(height * ratio)];
+    const lure = stillLure(build);
+    const other = over ? stillLure(over) : null;
+    const { pxPerMm, originX, originY } = frameFor(other ? [lure, other] : [lure], width, height, scale);
+    context.setTransform(pxPerMm * ratio, 0, 0, pxPerMm * ratio, originX * ratio, originY * ratio);
+    paintStill(context, lure);
+    if (other) traceStill(context, other, getComputedStyle(canvas).getPropertyValue('--accent') || '#0b5a5f');
+  }, [build, over, width, height, scale]);
+  return (
+    <canvas
+      ref={ref}
+      role={label ? 'img' : undefined}
+      aria-label={label}
+      aria-hidden={label ? undefined : true}
+      style={{ width, height }}
+      className="shrink-0"
+    />
+  );
+}

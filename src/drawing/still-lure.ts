@@ -1,0 +1,98 @@
+/** A lure painted once, its blades stopped half round: for lists, for laying one version over another. */
+import { layOut, type Layout } from '../core/lure/layout';
+import type { Build } from '../core/lure/lure';
+import { deltaSeats, filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { drawElevation, linePose, type DrawnThing } from './drawn-things';
+import { motionsOf, type Motion } from './motion';
+import { paintThings, traceThings } from './paint-canvas';
+import { heights } from './stage-view';
+import { TurningBlade, turningThings } from './turning-blade';
+
+const STOPPED_RAD = (58 * Math.PI) / 180;
+const UNASKED = { speedsMps: [], blades: [], beats: [] } as const;
+
+export interface StillLure {
+  readonly layout: Layout;
+  readonly motions: readonly Motion[];
+  readonly things: readonly DrawnThing[];
+}
+
+/** Everything of a lure that is painted, worked out without a prediction: blades stand as their pattern usually does. */
+export function stillLure(build: Build): StillLure {
+  const layout = layOut(build);
+  const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), deltaSeats(layout), UNASKED).map((motion) => ({
+    ...motion,
+    rateHz: 1,
+    spreadRad: motion.usualSpreadRad,
+  }));
+  return { layout, motions, things: drawElevation(build, layout) };
+}
+
+/** Paints it on a canvas already scaled to millimetres about the lure's own origin. */
+export function paintStill(canvas: CanvasRenderingContext2D, { layout, motions, things }: StillLure): void {
+  const blades = motions
+    .flatMap((motion) => turningThings(motion, linePose(layout, motion.line), 1))
+    .map((thing) => new TurningBlade(thing, STOPPED_RAD));
+  const near: TurningBlade[] = [];
+  for (const blade of blades) {
+    if (blade.isNear()) near.push(blade);
+    else blade.paint(canvas, canvas);
+  }
+  paintThings(canvas, things);
+  for (const blade of near) blade.paint(canvas, canvas);
+}
+
+/** Its outlines alone, in one colour. */
+export function traceStill(
+  canvas: CanvasRenderingContext2D,
+  { layout, motions, things }: StillLure,
+  colour: string,
+): void {
+  traceThings(canvas, things, colour);
+  canvas.strokeStyle = colour;
+  canvas.lineWidth = 0.3;
+  for (const { line, holeM, dropM, reachM, spreadRad } of motions) {
+    const { xMm, yMm, turnRad } = linePose(layout, line);
+    canvas.save();
+    canvas.translate(xMm, yMm);
+    canvas.rotate(turnRad);
+    canvas.beginPath();
+    const tip = [(holeM + reachM * Math.cos(spreadRad)) * 1000, (dropM + reachM * Math.sin(spreadRad)) * 1000] as const;
+    canvas.moveTo(tip[0], -tip[1]);
+    canvas.lineTo(holeM * 1000, 0);
+    canvas.lineTo(tip[0], tip[1]);
+    canvas.stroke();
+    canvas.restore();
+  }
+}
+
+export interface Frame {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly pxPerMm: number;
+  readonly originX: number;
+  readonly originY: number;
+}
+
+/** The scale at which all of these lie whole within a box, one over the other. */
+export function frameFor(lures: readonly StillLure[], widthPx: number, heightPx: number, mostPxPerMm: number): Frame {
+  const tall = lures.map(({ layout, motions }) => heights(layout, motions));
+  const upM = Math.max(...tall.map((each) => each.upM));
+  const downM = Math.max(...tall.map((each) => each.downM));
+  const x0M = Math.min(...lures.map(({ layout }) => layout.x0M));
+  const x1M = Math.max(...lures.map(({ layout }) => layout.x1M));
+  const pxPerMm = Math.min(
+    mostPxPerMm,
+    (widthPx - 2 * EDGE_PX) / ((x1M - x0M) * 1000),
+    (heightPx - 2 * EDGE_PX) / ((upM + downM) * 1000),
+  );
+  return {
+    widthPx,
+    heightPx,
+    pxPerMm,
+    originX: widthPx / 2 - ((x0M + x1M) / 2) * 1000 * pxPerMm,
+    originY: heightPx / 2 + ((upM - downM) / 2) * 1000 * pxPerMm,
+  };
+}
+
+const EDGE_PX = 4;

@@ -1,0 +1,132 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { FAMILY_NAMES, familyRules } from '@/core/family/families';
+import type { Build, Family, LureId } from '@/core/lure/lure';
+import { LurePicture } from '@/drawing/LurePicture';
+import { Button } from '@/ui/Button';
+import { SelectField } from '@/ui/SelectField';
+import { Sheet } from '@/ui/Sheet';
+import { openSheet, useBench } from './bench-state';
+import { openLure } from './bench-store';
+import { openStores } from './storage-room';
+
+const ROW_PX = 96;
+const PICTURE = { width: 240, height: 84, scale: 1.7 } as const;
+
+/** All of one's lures with their drawings, the last changed first. Only those in sight are read and drawn. */
+export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
+  const lures = useBench((state) => state.lures);
+  const openId = useBench((state) => state.history?.lure.id);
+  const [typed, setTyped] = useState('');
+  const [family, setFamily] = useState<Family | 'all'>('all');
+  const shown = useMemo(() => {
+    const words = typed.trim().toLowerCase();
+    return lures.filter(
+      (lure) => (family === 'all' || lure.family === family) && lure.name.toLowerCase().includes(words),
+    );
+  }, [lures, typed, family]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_PX,
+    overscan: 3,
+  });
+  const choose = (id: string) => {
+    onClose();
+    void openLure(id as LureId);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+    const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    const at = event.target instanceof HTMLElement ? Number(event.target.dataset.row ?? -1) : -1;
+    const next = Math.min(shown.length - 1, Math.max(0, at + by));
+    rows.scrollToIndex(next);
+    requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-row="${next}"]`)?.focus());
+  };
+  return (
+    <Sheet
+      open
+      wide
+      onOpenChange={(open) => !open && onClose()}
+      title="Your lures"
+      description={`${shown.length} of ${lures.length}, the last changed first.`}
+    >
+      <div className="flex flex-wrap items-end gap-2" role="presentation" onKeyDown={onKeyDown}>
+        <label className="flex min-w-48 flex-1 flex-col gap-1 text-sm text-ink-soft">
+          Find by name
+          <input
+            data-focus-first
+            className="min-h-11 rounded-md border border-line bg-panel px-2.5 text-base text-ink"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+        </label>
+        <SelectField
+          label="Kind"
+          value={family}
+          options={[
+            { value: 'all', name: 'all kinds' },
+            ...FAMILY_NAMES.map((value) => ({ value, name: familyRules(value).name })),
+          ]}
+          onChange={setFamily}
+        />
+        <Button look="main" onClick={() => openSheet('new')}>
+          Start a new lure
+        </Button>
+      </div>
+      <div ref={scroller} role="presentation" onKeyDown={onKeyDown} className="-mx-4 flex-1 overflow-y-auto px-4">
+        <ul style={{ height: rows.getTotalSize() }} className="relative" aria-label="Your lures">
+          {rows.getVirtualItems().map(({ index, start }) => {
+            const lure = shown[index];
+            if (!lure) return null;
+            return (
+              <li key={lure.id} className="absolute inset-x-0" style={{ top: start, height: ROW_PX }}>
+                <button
+                  type="button"
+                  data-row={index}
+                  aria-current={lure.id === openId ? 'true' : undefined}
+                  className="flex size-full items-center gap-4 rounded-md border-t border-line px-1 text-left hover:bg-accent-soft aria-[current]:bg-accent-soft"
+                  onClick={() => choose(lure.id)}
+                >
+                  <Drawn id={lure.id as LureId} changedAt={lure.changedAt} />
+                  <span className="flex min-w-0 flex-col">
+                    <span className="truncate font-semibold">{lure.name}</span>
+                    <span className="text-sm text-ink-soft">
+                      {familyRules(lure.family as Family).name}, {lure.isMade ? 'made' : 'a design'}
+                    </span>
+                  </span>
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+        {shown.length === 0 && <p className="py-6 text-ink-soft">No lure of that name. Fewer letters show more.</p>}
+      </div>
+    </Sheet>
+  );
+}
+
+/** The lure's own drawing, read when its row comes into sight. */
+function Drawn({ id, changedAt }: { readonly id: LureId; readonly changedAt: number }) {
+  const [build, setBuild] = useState<Build | null>(null);
+  useEffect(() => {
+    let isHere = true;
+    void openStores()
+      .then((stores) => stores.lures.readBuild(id))
+      .then((read) => isHere && read.ok && setBuild(read.value));
+    return () => {
+      isHere = false;
+    };
+  }, [id, changedAt]);
+  return build ? (
+    <span className="rounded bg-stage">
+      <LurePicture build={build} {...PICTURE} />
+    </span>
+  ) : (
+    <span className="rounded bg-stage" style={{ width: PICTURE.width, height: PICTURE.height }} />
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { FAMILY_NAMES, familyRules } from '@/core/family/families';
+import type { Family } from '@/core/lure/lure';
+import { DEMO_LURES } from '@/demo/scenario';
+import { LurePicture } from '@/drawing/LurePicture';
+import { Button } from '@/ui/Button';
+import { Sheet } from '@/ui/Sheet';
+import { startFrom, startNewLure } from './shelf';
+
+const PLAIN_WORDS: Readonly<Record<Family, string>> = {
+  inlineSpinner: 'A straight wire with a loop at both ends; blade, beads and body threaded on it, the hook behind.',
+  spinnerbait:
+    'A wire bent back on itself: head, hook and skirt on the lower arm, blades on the upper. Bought as a frame, or bent by hand.',
+  buzzbait: 'A bent wire with a turning screw of sheet on its arm that churns the surface, clacking or not.',
+};
+
+/** What are you building? Each kind in plain words and a drawing: from the bare wire, or from one that is built already. */
+export function NewLureSheet({ onClose }: { readonly onClose: () => void }) {
+  const begin = (start: () => Promise<void>) => {
+    onClose();
+    void start();
+  };
+  return (
+    <Sheet
+      open
+      wide
+      onOpenChange={(open) => !open && onClose()}
+      title="What are you building?"
+      description="From the bare wire, or from one like it."
+    >
+      <div className="flex flex-col gap-3 overflow-y-auto">
+        {FAMILY_NAMES.map((family) => {
+          const likes = DEMO_LURES.filter((lure) => lure.family === family);
+          const [like] = likes;
+          return (
+            <section
+              key={family}
+              aria-label={familyRules(family).name}
+              className="flex flex-col gap-2 border-t border-line pt-3"
+            >
+              <div className="flex flex-wrap gap-4">
+                <span className="rounded-md bg-stage">
+                  {like && <LurePicture build={like.build} width={300} height={140} scale={2.2} />}
+                </span>
+                <div className="flex min-w-52 flex-1 flex-col gap-1.5">
+                  <h3 className="text-lg font-semibold">{familyRules(family).name}</h3>
+                  <p className="text-ink-soft">{PLAIN_WORDS[family]}</p>
+                  <Button look="main" className="self-start" onClick={() => begin(() => startNewLure(family))}>
+                    Start with bare wire
+                  </Button>
+                </div>
+              </div>
+              <div className="flex flex-wrap items-center gap-1.5 text-sm text-ink-soft">
+                Or from one like
+                {likes.map((lure) => (
+                  <Button key={lure.id} look="quiet" onClick={() => begin(() => startFrom(lure))}>
+                    {lure.name}
+                  </Button>
+                ))}
+              </div>
+            </section>
+          );
+        })}
+      </div>
+    </Sheet>
+  );
+}

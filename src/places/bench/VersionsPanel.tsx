@@ -1,0 +1,63 @@
+'use client';
+
+import { useState } from 'react';
+import type { Lure } from '@/core/lure/lure';
+import { Button } from '@/ui/Button';
+import { compareWith } from './bench-state';
+import { change } from './bench-store';
+
+/** The builds kept under a name: to keep this one, go back to one, or lay one beside this. */
+export function VersionsPanel({ lure }: { readonly lure: Lure }) {
+  const { versions, build } = lure;
+  const [name, setName] = useState('');
+  const keep = () => {
+    const kept = name.trim() === '' ? `Version ${versions.length + 1}` : name.trim();
+    if (change('keep a version', [{ kind: 'versions', versions: [...versions, { name: kept, build }] }])) setName('');
+  };
+  return (
+    <section aria-label="Versions" className="flex flex-col gap-2">
+      <h2 className="text-lg font-semibold">Versions</h2>
+      {versions.map((version, index) => (
+        <div key={index} className="flex flex-wrap items-center gap-1.5 border-t border-line pt-1.5">
+          <span className="min-w-0 flex-1 truncate">{version.name}</span>
+          <Button aria-label={`Compare with ${version.name}`} onClick={() => compareWith(index)}>
+            Compare
+          </Button>
+          <Button
+            look="quiet"
+            aria-label={`Go back to ${version.name}`}
+            onClick={() => change('go back to a version', [{ kind: 'rebuild', build: version.build }])}
+          >
+            Go back
+          </Button>
+          <Button
+            look="quiet"
+            aria-label={`Forget ${version.name}`}
+            onClick={() => change('forget a version', [{ kind: 'versions', versions: versions.toSpliced(index, 1) }])}
+          >
+            Forget
+          </Button>
+        </div>
+      ))}
+      <form
+        className="flex items-end gap-1.5"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <label className="flex min-w-0 flex-1 flex-col gap-1 text-sm text-ink-soft">
+          Keep it as it is now, under a name
+          <input
+            className="min-h-11 rounded-md border border-line bg-panel px-2.5 text-base text-ink"
+            value={name}
+            maxLength={120}
+            placeholder={`Version ${versions.length + 1}`}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <Button type="submit">Keep</Button>
+      </form>
+    </section>
+  );
+}
