@@ -1,6 +1,7 @@
 /**
  * Figures of the built app in Chromium: code loaded until the drawing stands, an edit until it is painted on a processor
- * four times slower, a key in the choice of twenty thousand parts, the stall band in the worker.
+ * four times slower, frames while a bend is drawn round, a key in the choice of twenty thousand parts, the list of two
+ * thousand lures, the stall band in the worker.
  */
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { mkdtemp, writeFile } from 'node:fs/promises';
@@ -9,6 +10,7 @@ import { join } from 'node:path';
 import { CATALOGUE } from '../src/core/parts/catalogue';
 import { writePartsFile } from '../src/core/parts/parts-file';
 import { partIdSchema, type Part } from '../src/core/parts/part';
+import { DEMO_LURES } from '../src/demo/scenario';
 import { median, type Figure } from './measure';
 
 const PARTS = 20_000;
@@ -20,7 +22,7 @@ export async function browserFigures(base: string, tell: (figure: Figure) => voi
     args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   try {
-    for (const measure of [loaded, editToPaint, keyInPicker, stallInWorker]) {
+    for (const measure of [loaded, editToPaint, draggedBend, keyInPicker, manyLures, stallInWorker]) {
       for (const figure of await measure(browser, base)) tell(figure);
     }
   } finally {
@@ -28,10 +30,10 @@ export async function browserFigures(base: string, tell: (figure: Figure) => voi
   }
 }
 
-async function openBench(browser: Browser, base: string): Promise<Page> {
+async function openBench(browser: Browser, base: string, lure = 'hovna-lantern'): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  await page.goto(`${base}/bench`);
+  await page.goto(`${base}/bench?lure=${lure}`);
   await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
   return page;
 }
@@ -105,48 +107,103 @@ async function loaded(browser: Browser, base: string): Promise<Figure[]> {
   ];
 }
 
+/** The bent demo lure with the most parts. */
+const LARGEST = DEMO_LURES.filter(({ family }) => family !== 'inlineSpinner').reduce((most, lure) =>
+  Object.keys(lure.build.items).length > Object.keys(most.build.items).length ? lure : most,
+);
+
 /** From the press that swaps a bead for another place until the frame with the changed drawing is presented. */
 async function editToPaint(browser: Browser, base: string): Promise<Figure[]> {
-  const page = await openBench(browser, base);
-  await page.getByRole('option', { name: 'Glass bead', exact: true }).click();
-  const session = await page.context().newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-  const times: number[] = [];
-  for (let i = 0; i < EDITS; i++) {
-    const key = i % 2 === 0 ? 'ArrowRight' : 'ArrowLeft';
-    times.push(
-      await page.evaluate(
-        (pressed) =>
-          new Promise<number>((resolve, reject) => {
-            setTimeout(() => reject(new Error('bench: the edit changed nothing')), 10_000);
-            const drawing = document.querySelector('[data-testid="elevation"]');
-            const option = document.querySelector('[role="option"][aria-selected="true"]');
-            if (!drawing || !option) throw new Error('bench: nothing is picked');
-            const started = performance.now();
-            new MutationObserver((_, observer) => {
-              observer.disconnect();
-              // The next frame's callback runs before its paint; a message after it comes once that is done.
-              requestAnimationFrame(() => {
-                const channel = new MessageChannel();
-                channel.port1.onmessage = () => resolve(performance.now() - started);
-                channel.port2.postMessage(null);
-              });
-            }).observe(drawing, { attributes: true, childList: true, subtree: true });
-            option.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, altKey: true, bubbles: true }));
-          }),
-        key,
-      ),
-    );
-    await page.waitForTimeout(700);
-  }
-  await page.context().close();
-  return [
-    {
-      name: 'edit to painted drawing, processor 4 × slower',
+  const figures: Figure[] = [];
+  for (const [lure, bead] of [
+    [LARGEST, 'Brass bead'],
+    [DEMO_LURES[0] ?? LARGEST, 'Glass bead'],
+  ] as const) {
+    const page = await openBench(browser, base, lure.id);
+    await page.getByRole('option', { name: bead, exact: true }).first().click();
+    const session = await page.context().newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    const times: number[] = [];
+    for (let i = 0; i < EDITS; i++) {
+      times.push(await timeEdit(page, i % 2 === 0 ? 'ArrowRight' : 'ArrowLeft'));
+      await page.waitForTimeout(700);
+    }
+    await page.context().close();
+    figures.push({
+      name: `edit of ${lure.name} to painted drawing, processor 4 × slower`,
       value: median(times),
       unit: 'ms',
       bar: 50,
-      note: `of ${EDITS}: ${Math.min(...times).toFixed(0)} to ${Math.max(...times).toFixed(0)}`,
+      note: `of ${EDITS}: ${Math.min(...times).toFixed(0)} to ${Math.max(...times).toFixed(0)}; ${Object.keys(lure.build.items).length} parts`,
+    });
+  }
+  return figures;
+}
+
+function timeEdit(page: Page, key: string): Promise<number> {
+  return page.evaluate(
+    (pressed) =>
+      new Promise<number>((resolve, reject) => {
+        setTimeout(() => reject(new Error('bench: the edit changed nothing')), 10_000);
+        const drawing = document.querySelector('[data-testid="elevation"]');
+        const option = document.querySelector('[role="option"][aria-selected="true"]');
+        if (!drawing || !option) throw new Error('bench: nothing is picked');
+        const started = performance.now();
+        new MutationObserver((_, observer) => {
+          observer.disconnect();
+          // The next frame's callback runs before its paint; a message after it comes once that is done.
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => resolve(performance.now() - started);
+            channel.port2.postMessage(null);
+          });
+        }).observe(drawing, { attributes: true, childList: true, subtree: true });
+        option.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, altKey: true, bubbles: true }));
+      }),
+    key,
+  );
+}
+
+/** Counts frames and remembers the longest wait between two, from when it is run until it is asked. */
+const COUNT_FRAMES = `
+  window.frames_ = { count: 0, longest: 0, from: performance.now(), last: performance.now() };
+  requestAnimationFrame(function step(now) {
+    const f = window.frames_;
+    f.count++;
+    f.longest = Math.max(f.longest, now - f.last);
+    f.last = now;
+    requestAnimationFrame(step);
+  });
+`;
+const FRAMES_SO_FAR = `(() => { const f = window.frames_; return { perS: f.count / ((performance.now() - f.from) / 1000), longest: f.longest }; })()`;
+
+/** A bend of the largest lure drawn round for two seconds, the pointer moving all the while. */
+async function draggedBend(browser: Browser, base: string): Promise<Figure[]> {
+  const page = await openBench(browser, base, LARGEST.id);
+  const handle = page.getByRole('slider', { name: 'Bend 2 of the wire' });
+  await handle.waitFor();
+  const box = await handle.locator('circle').last().boundingBox();
+  if (!box) throw new Error('bench: a bend has a handle');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.evaluate(COUNT_FRAMES);
+  const before = await handle.getAttribute('aria-valuenow');
+  for (let i = 0; i < 120; i++) {
+    await page.mouse.move(x + 3 * Math.sin(i / 6), y - 12 + 12 * Math.cos(i / 9));
+    await page.waitForTimeout(12);
+  }
+  const seen = await page.evaluate<{ perS: number; longest: number }>(FRAMES_SO_FAR);
+  if (before === (await handle.getAttribute('aria-valuenow'))) throw new Error('bench: the bend did not follow');
+  await page.mouse.up();
+  await page.context().close();
+  return [
+    {
+      name: 'milliseconds a frame while a bend is drawn round',
+      value: 1000 / seen.perS,
+      unit: 'ms',
+      bar: 1000 / 55,
+      note: `${seen.perS.toFixed(0)} frames a second, the longest wait ${seen.longest.toFixed(0)} ms`,
     },
   ];
 }
@@ -209,6 +266,60 @@ async function keyInPicker(browser: Browser, base: string): Promise<Figure[]> {
       unit: 'ms',
       bar: 50,
       note: `of ${times.length}: up to ${Math.max(...times).toFixed(0)}; the sheet opens in ${openedMs} ms`,
+    },
+  ];
+}
+
+const LURES = 2_000;
+
+/** Lures by the thousand, copies of the demo ones, put into the storage as the app writes them. */
+function fillStorage(): string {
+  const rows = DEMO_LURES.map((lure) => ({ lure, past: [], future: [] }));
+  return `new Promise((resolve, reject) => {
+    const histories = ${JSON.stringify(rows)};
+    const request = indexedDB.open('mazurka');
+    request.onerror = () => reject(new Error('cannot open'));
+    request.onsuccess = () => {
+      const write = request.result.transaction(['lures', 'shelf'], 'readwrite');
+      for (let i = 0; i < ${LURES}; i++) {
+        const history = histories[i % histories.length];
+        const lure = { ...history.lure, id: history.lure.id + '-' + i, name: history.lure.name + ' ' + i };
+        write.objectStore('lures').put({ id: lure.id, rev: 1, changedAt: i, history: { ...history, lure } });
+        write.objectStore('shelf').put({ id: lure.id, name: lure.name, family: lure.family, isMade: false, rev: 1, changedAt: i });
+      }
+      write.oncomplete = () => { request.result.close(); resolve(null); };
+    };
+  })`;
+}
+
+async function manyLures(browser: Browser, base: string): Promise<Figure[]> {
+  const page = await openBench(browser, base);
+  await page.evaluate(fillStorage());
+  await page.reload();
+  await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
+  await page.waitForTimeout(1000);
+  const opening = Date.now();
+  await page.getByRole('button', { name: 'Lures' }).click();
+  await page.getByRole('menuitem', { name: /^All / }).click();
+  await page.locator('li canvas').first().waitFor();
+  const openedMs = Date.now() - opening;
+  await page.waitForTimeout(500);
+  const list = page.getByRole('list', { name: 'Your lures' });
+  await list.hover();
+  await page.evaluate(COUNT_FRAMES);
+  for (let i = 0; i < 60; i++) {
+    await page.mouse.wheel(0, 220);
+    await page.waitForTimeout(16);
+  }
+  const seen = await page.evaluate<{ perS: number; longest: number }>(FRAMES_SO_FAR);
+  await page.context().close();
+  return [
+    {
+      name: `the list of ${LURES.toLocaleString('en')} lures, from the press to its first drawing`,
+      value: openedMs,
+      unit: 'ms',
+      bar: 1000,
+      note: `scrolled at ${seen.perS.toFixed(0)} frames a second, the longest wait ${seen.longest.toFixed(0)} ms`,
     },
   ];
 }

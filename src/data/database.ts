@@ -19,11 +19,17 @@ export interface ShelfEntry {
   name: string;
   family: string;
   isMade: boolean;
+  /** The revision of the lure it was written with. */
+  rev: number;
   changedAt: number;
 }
 
-export function shelfEntryOf(lure: Pick<Lure, 'id' | 'name' | 'family' | 'made'>, changedAt: number): ShelfEntry {
-  return { id: lure.id, name: lure.name, family: lure.family, isMade: lure.made !== null, changedAt };
+export function shelfEntryOf(
+  lure: Pick<Lure, 'id' | 'name' | 'family' | 'made'>,
+  rev: number,
+  changedAt: number,
+): ShelfEntry {
+  return { id: lure.id, name: lure.name, family: lure.family, isMade: lure.made !== null, rev, changedAt };
 }
 
 /** A part the user measured or took in; not trusted until parsed. */
@@ -81,7 +87,8 @@ export class MazurkaDatabase extends Dexie {
           .modify((row) => {
             row.history = oneStatePerItem(row.history);
             const known = shownOnShelf.safeParse(row.history);
-            if (known.success) entries.push(shelfEntryOf({ ...known.data.lure, id: row.id as LureId }, row.changedAt));
+            if (known.success)
+              entries.push(shelfEntryOf({ ...known.data.lure, id: row.id as LureId }, row.rev, row.changedAt));
           });
         await transaction.table<ShelfEntry>('shelf').bulkPut(entries);
       });

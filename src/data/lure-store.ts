@@ -53,7 +53,7 @@ export class LureStore {
         await database.lures.bulkAdd(
           fresh.map((lure, i) => ({ id: lure.id, rev: 1, changedAt: at - i, history: startHistory(lure) })),
         );
-        await database.shelf.bulkPut(fresh.map((lure, i) => shelfEntryOf(lure, at - i)));
+        await database.shelf.bulkPut(fresh.map((lure, i) => shelfEntryOf(lure, 1, at - i)));
         await database.settings.put({ key: SEEDED_KEY, value: true });
       }),
     );
@@ -81,7 +81,7 @@ export class LureStore {
           if (!row) continue;
           const parsed = lureHistorySchema.safeParse(row.history);
           if (!parsed.success) found.push(row.id);
-          else if (!onShelf.has(row.id)) await shelf.put(shelfEntryOf(parsed.data.lure, row.changedAt));
+          else if (!onShelf.has(row.id)) await shelf.put(shelfEntryOf(parsed.data.lure, row.rev, row.changedAt));
         }
         await pause();
       }
@@ -135,7 +135,7 @@ export class LureStore {
       database.transaction('rw', database.lures, database.shelf, async () => {
         await database.lures.put(row);
         const parsed = lureHistorySchema.safeParse(row.history);
-        if (parsed.success) await database.shelf.put(shelfEntryOf(parsed.data.lure, row.changedAt));
+        if (parsed.success) await database.shelf.put(shelfEntryOf(parsed.data.lure, row.rev, row.changedAt));
       }),
     );
   }
@@ -146,9 +146,11 @@ export class LureStore {
     const id = based.history.lure.id;
     return this.guarded(() =>
       database.transaction('rw', database.lures, database.shelf, async (): Promise<PerformResult> => {
-        const row = await database.lures.get(id);
+        // The revision stands on the shelf too: a lure with a long history is read again only when another tab wrote.
+        const isCurrent = (await database.shelf.get(id))?.rev === based.rev;
+        const row = isCurrent ? undefined : await database.lures.get(id);
         const onOthersWork = row !== undefined && row.rev !== based.rev;
-        const current = row && !onOthersWork ? based : row ? parseRow(row, id) : { ...based, rev: 0 };
+        const current = isCurrent || (row && !onOthersWork) ? based : row ? parseRow(row, id) : { ...based, rev: 0 };
         const result = performDeed(current.history, deed);
         if (!result.ok) return { outcome: 'refused', open: current, refusal: result.refusal };
         const rev = current.rev + 1;
@@ -182,7 +184,7 @@ export class LureStore {
   private async write({ id, rev, history }: { id: LureId; rev: number; history: LureHistory }): Promise<void> {
     const changedAt = this.now();
     await this.database.lures.put({ id, rev, changedAt, history });
-    await this.database.shelf.put(shelfEntryOf(history.lure, changedAt));
+    await this.database.shelf.put(shelfEntryOf(history.lure, rev, changedAt));
   }
 
   private guarded<T>(work: () => PromiseLike<T>): Promise<Stored<T>> {
@@ -191,7 +193,7 @@ export class LureStore {
 
   /** Calls back with the revision each time the record changes, in this tab or another. */
   watchRevision(id: LureId, onRevision: (rev: number) => void): () => void {
-    const subscription = liveQuery(async () => (await this.database.lures.get(id))?.rev ?? 0).subscribe({
+    const subscription = liveQuery(async () => (await this.database.shelf.get(id))?.rev ?? 0).subscribe({
       next: onRevision,
       error: () => undefined,
     });

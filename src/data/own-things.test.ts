@@ -175,7 +175,14 @@ describe('what an earlier Mazurka wrote', () => {
     old.close();
     const { database } = open(name);
     const store = new LureStore(database, () => 5);
-    const entry = { id: now.id, name: now.name, family: 'inlineSpinner', isMade: now.made !== null, changedAt: 1 };
+    const entry = {
+      id: now.id,
+      name: now.name,
+      family: 'inlineSpinner',
+      isMade: now.made !== null,
+      rev: 3,
+      changedAt: 1,
+    };
     expect(value(await store.list())).toEqual([entry]);
     expect(value(await store.damaged(() => Promise.resolve()))).toEqual(['spoiled']);
     const read = value(await store.read(lureIdSchema.parse(now.id)));

@@ -1,6 +1,6 @@
 'use client';
 
-import { useLayoutEffect, useMemo, useRef, type ReactNode, type RefObject } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, type ReactNode, type RefObject } from 'react';
 import type { Finding } from '../core/lure/finding';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
@@ -8,7 +8,7 @@ import { showLength, type UnitSystem } from '../core/units/write';
 import { drawElevation, linePose, type DrawnThing, type PagePose, type Pick } from './drawn-things';
 import { paintThings } from './paint-canvas';
 import { Rule } from './Rule';
-import type { StageView } from './stage-view';
+import { sweptBox, type StageView } from './stage-view';
 import type { Motion } from './motion';
 import { useTurning } from './use-turning';
 
@@ -34,7 +34,8 @@ export function Elevation(props: ElevationProps) {
   const behind = useRef<HTMLCanvasElement>(null);
   const still = useRef<HTMLCanvasElement>(null);
   const before = useRef<HTMLCanvasElement>(null);
-  useTurning(behind, before, motions, layout, view, props.slowedBy, props.still);
+  const box = useMemo(() => sweptBox(layout, motions, view), [layout, motions, view]);
+  useTurning(behind, before, motions, layout, view, box, props.slowedBy, props.still);
   useStill(still, things, view);
 
   const pickAt = (target: EventTarget) => {
@@ -44,14 +45,9 @@ export function Elevation(props: ElevationProps) {
   const hung = layout.path ? [] : motions.filter(({ clevis }) => clevis !== null);
   return (
     <div role="presentation" onClick={(event) => pickAt(event.target)} className="relative cursor-pointer select-none">
-      <canvas ref={behind} aria-hidden className="absolute inset-0 size-full" />
+      <canvas ref={behind} aria-hidden className="absolute" style={box} />
       <canvas ref={still} aria-hidden data-testid="still" className="absolute inset-0 size-full" />
-      <canvas
-        ref={before}
-        aria-hidden
-        data-testid="near-side"
-        className="pointer-events-none absolute inset-0 size-full"
-      />
+      <canvas ref={before} aria-hidden data-testid="near-side" className="pointer-events-none absolute" style={box} />
       <svg
         role="img"
         aria-label={label}
@@ -116,16 +112,14 @@ function onLine(view: StageView, line: PagePose): string {
   return `translate(${x} ${y}) rotate(${(line.turnRad * 180) / Math.PI})`;
 }
 
-/** Where a press means this thing, and the dashes about it when it is picked. */
-function Hit({
-  thing,
-  view,
-  isPicked,
-}: {
+interface HitProps {
   readonly thing: DrawnThing;
   readonly view: StageView;
   readonly isPicked: boolean;
-}) {
+}
+
+/** Where a press means this thing, and the dashes about it when it is picked. */
+const Hit = memo(function Hit({ thing, view, isPicked }: HitProps) {
   const { pick, line, hit, liftMm, way } = thing;
   const px = view.pxPerMm;
   if (way !== null) {
@@ -160,6 +154,14 @@ function Hit({
       pointerEvents={pick === 'wire' && liftMm === 0 && hit.halfHeight < 1 && line.turnRad === 0 ? 'none' : undefined}
     />
   );
+}, isSameHit);
+
+function isSameHit(a: HitProps, b: HitProps): boolean {
+  return a.isPicked === b.isPicked && a.view === b.view && a.thing.way === b.thing.way && placed(a) === placed(b);
+}
+
+function placed({ thing: { pick, line, hit, liftMm } }: HitProps): string {
+  return `${pick} ${line.xMm} ${line.yMm} ${line.turnRad} ${hit.x0} ${hit.x1} ${hit.halfHeight} ${liftMm}`;
 }
 
 /** The ring the tip runs on, seen almost edge on. */

@@ -14,7 +14,7 @@ import type { Shape } from './shape';
 
 const MM = 1000;
 /** Facets along and across: enough to look round, few enough to move sixty times a second. */
-const MOVING = { along: 16, across: 8 } as const;
+const MOVING = { along: 13, across: 6 } as const;
 const STILL = { along: 24, across: 14 } as const;
 const SMALL = { along: 14, across: 6 } as const;
 const LIGHT = unit([-0.3, 0.75, 0.6]);
@@ -37,8 +37,16 @@ export interface Lobe {
   readonly backFinish: Finish;
 }
 
+const lobes = new WeakMap<Blade, Lobe>();
+
+/** The same one for as long as the blade is the same. */
 export function lobeOfBlade(blade: Blade): Lobe {
-  return { ...blade, outline: PATTERNS[blade.pattern].outline };
+  let lobe = lobes.get(blade);
+  if (!lobe) {
+    lobe = { ...blade, outline: PATTERNS[blade.pattern].outline };
+    lobes.set(blade, lobe);
+  }
+  return lobe;
 }
 
 export function lobeOfFilm(film: FilmBlade): Lobe {
@@ -200,21 +208,58 @@ export function poseBlade(
   return { facets, hole: hole.map(onPage), towardsEye: sinA >= 0 };
 }
 
+/** Light is told apart in so many steps; each colour is mixed once and kept. */
+const LEVELS = 64;
+const GLINTS = 8;
+const mixed = new Map<string, string[]>();
+
 function shade({ hex, sheen }: Finish, normal: Vector, dimple: number, isHollow: boolean): string {
-  const toned = sheen === 'metal' ? polished(hex, normal, dimple) : coated(hex, normal);
-  return isHollow ? darker(toned, 0.16) : toned;
+  const key = `${hex} ${sheen === 'metal'} ${isHollow}`;
+  let colours = mixed.get(key);
+  if (!colours) {
+    colours = [];
+    mixed.set(key, colours);
+  }
+  const [level, glint] = sheen === 'metal' ? [mirrored(normal, dimple), 0] : [lit(normal), glinting(normal)];
+  const at = level * GLINTS + glint;
+  let colour = colours[at];
+  if (colour === undefined) {
+    const toned = sheen === 'metal' ? polished(hex, level) : coated(hex, level, glint);
+    colour = isHollow ? darker(toned, 0.16) : toned;
+    colours[at] = colour;
+  }
+  return colour;
+}
+
+function steps(share: number, count: number): number {
+  return Math.min(count - 1, Math.max(0, Math.round(share * (count - 1))));
+}
+
+function lit(normal: Vector): number {
+  return steps(dot(normal, LIGHT), LEVELS);
+}
+
+function glinting(normal: Vector): number {
+  return steps(Math.max(0, dot(normal, GLINT)) ** 40, GLINTS);
 }
 
 /** Paint: lit by the lamp, with a small glint. */
-function coated(hex: string, normal: Vector): string {
-  const lit = Math.max(0, dot(normal, LIGHT));
-  const glint = Math.max(0, dot(normal, GLINT)) ** 40;
-  return lighter(mix(darker(hex, 0.5), hex, 0.25 + 0.85 * lit), glint * 0.5);
+function coated(hex: string, level: number, glint: number): string {
+  const light = level / (LEVELS - 1);
+  return lighter(mix(darker(hex, 0.5), hex, 0.25 + 0.85 * light), (glint / (GLINTS - 1)) * 0.5);
+}
+
+/** How far up the mirror of the metal looks, −MIRROR_SPAN to MIRROR_SPAN in steps. */
+const MIRROR_SPAN = 1.6;
+
+function mirrored(normal: Vector, dimple: number): number {
+  const up = 2 * normal[1] * normal[2] + dimple * 0.7 - 0.25 * normal[0];
+  return steps((up + MIRROR_SPAN) / (2 * MIRROR_SPAN), LEVELS);
 }
 
 /** Plated metal mirrors the bench: light above, a bright line at the window, dark below. */
-function polished(hex: string, normal: Vector, dimple: number): string {
-  const up = 2 * normal[1] * normal[2] + dimple * 0.7 - 0.25 * normal[0];
+function polished(hex: string, level: number): string {
+  const up = (level / (LEVELS - 1)) * 2 * MIRROR_SPAN - MIRROR_SPAN;
   const sky = 1 / (1 + Math.exp(-5 * up));
   const window = Math.exp(-(((up - 0.42) / 0.16) ** 2));
   return lighter(mix(darker(hex, 0.58), hex, 0.1 + 0.95 * sky), Math.min(0.85, 0.7 * window + 0.12 * sky));

@@ -177,16 +177,18 @@ function silhouette(part: Trailer, cut: number, isRounded: boolean, atPoint: boo
     case 'kickingFrog': {
       const leg = (up: 1 | -1): Point[] => {
         const way = [
-          { x: kick, y: -up * half * 0.5 },
+          { x: kick, y: -up * half * 0.45 },
           { x: kick + (length - kick) * 0.35, y: -up * half * 0.95 },
-          { x: kick + (length - kick) * 0.72, y: -up * half * 0.5 },
+          { x: kick + (length - kick) * 0.74, y: -up * half * 0.85 },
         ];
+        const foot = -up * half * 0.8;
         return [
-          ...way.map(({ x, y }) => ({ x, y: y - half * 0.2 })),
-          { x: length - half * 0.35, y: -up * half * 0.1 - half * 0.75 },
-          { x: length, y: -up * half * 0.55 },
-          { x: length - half * 0.2, y: -up * half * 0.1 + half * 0.75 },
-          ...way.toReversed().map(({ x, y }) => ({ x, y: y + half * 0.2 })),
+          ...way.map(({ x, y }) => ({ x, y: y - half * 0.18 })),
+          { x: length - half * 0.5, y: foot - half * 0.62 },
+          { x: length, y: foot - half * 0.3 },
+          { x: length - half * 0.1, y: foot + half * 0.5 },
+          { x: length - half * 0.7, y: foot + half * 0.4 },
+          ...way.toReversed().map(({ x, y }) => ({ x, y: y + half * 0.18 })),
         ];
       };
       return [

@@ -82,3 +82,37 @@ export function stageScale(
     originY: TOP_PX + upM * 1000 * pxPerMm,
   };
 }
+
+export interface PixelBox {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Boxes grow by whole steps, so that a small change of speed or place keeps the same one. */
+const BOX_STEP_PX = 24;
+const AHEAD_OF_HOLE_M = 0.012;
+
+/** The part of the stage that the turning blades can reach: all that has to be painted sixty times a second. */
+export function sweptBox(layout: Layout, motions: readonly Motion[], view: StageView): PixelBox {
+  const corners = motions.flatMap(({ line, holeM, dropM, reachM, spreadRad, usualSpreadRad }) => {
+    const radiusM = dropM + reachM * Math.max(usualSine(usualSpreadRad), Math.sin(spreadRad));
+    return [holeM - AHEAD_OF_HOLE_M, holeM + Math.max(reachM, AHEAD_OF_HOLE_M)].flatMap((alongM) =>
+      [-radiusM, radiusM].map((upM) => pointOn(layout.lines[line], alongM, upM)),
+    );
+  });
+  if (corners.length === 0) return { left: 0, top: 0, width: 0, height: 0 };
+  const xs = corners.map(({ xM }) => view.toX(xM));
+  const ys = corners.map(({ yM }) => view.originY - yM * 1000 * view.pxPerMm);
+  const from = (values: readonly number[]) => Math.max(0, Math.floor(Math.min(...values) / BOX_STEP_PX) * BOX_STEP_PX);
+  const to = (values: readonly number[], most: number) =>
+    Math.min(most, Math.ceil(Math.max(...values) / BOX_STEP_PX) * BOX_STEP_PX);
+  const [left, top] = [from(xs), from(ys)];
+  return {
+    left,
+    top,
+    width: Math.max(0, to(xs, view.widthPx) - left),
+    height: Math.max(0, to(ys, view.heightPx) - top),
+  };
+}

@@ -46,6 +46,11 @@ export class TurningBlade {
     this.azimuthRad = (this.azimuthRad + 2 * Math.PI * this.thing.rateHz * seconds) % (2 * Math.PI);
   }
 
+  /** True when this is the same lobe on the same clevis. */
+  isOf({ lobe, clevis }: TurningThing): boolean {
+    return lobe === this.thing.lobe && clevis?.part === this.thing.clevis?.part;
+  }
+
   /** Takes new speeds and angles for the same blade and clevis. */
   update(thing: TurningThing): void {
     if (thing.rateHz === 0) this.azimuthRad = HANGING_RAD;

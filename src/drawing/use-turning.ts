@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import type { Layout } from '../core/lure/layout';
 import { linePose } from './drawn-things';
 import type { Motion } from './motion';
-import type { StageView } from './stage-view';
+import type { PixelBox, StageView } from './stage-view';
 import { TurningBlade, turningThings } from './turning-blade';
 
 /** A hidden tab or a slow machine does not make the blade jump further than this. */
@@ -22,6 +22,7 @@ export function useTurning(
   motions: readonly Motion[],
   layout: Layout,
   view: StageView,
+  box: PixelBox,
   slowedBy: number,
   still: boolean,
 ) {
@@ -29,25 +30,25 @@ export function useTurning(
     () => motions.flatMap((motion) => turningThings(motion, linePose(layout, motion.line), slowedBy)),
     [motions, layout, slowedBy],
   );
-  const blades = useRef(new Map<string, { readonly blade: TurningBlade; readonly parts: string }>());
+  const blades = useRef(new Map<string, TurningBlade>());
   const paintRef = useRef<() => void>(() => undefined);
 
   useEffect(() => {
     const kept = new Map(blades.current);
     blades.current.clear();
     for (const thing of things) {
-      const parts = JSON.stringify([thing.lobe, thing.clevis?.part ?? null]);
       const known = kept.get(thing.key);
-      if (known?.parts === parts) known.blade.update(thing);
-      const blade =
-        known?.parts === parts ? known.blade : new TurningBlade(thing, known?.blade.azimuthRad ?? STILL_AZIMUTH_RAD);
+      const isSame = known?.isOf(thing) ?? false;
+      const blade = isSame && known ? known : new TurningBlade(thing, known?.azimuthRad ?? STILL_AZIMUTH_RAD);
+      if (isSame) blade.update(thing);
       if (still && thing.rateHz > 0) blade.azimuthRad = STILL_AZIMUTH_RAD;
-      blades.current.set(thing.key, { blade, parts });
+      blades.current.set(thing.key, blade);
     }
     // While they turn, the next frame paints them.
     if (still) paintRef.current();
   }, [things, still]);
 
+  const { left: leftPx, top: topPx, width: widthPx, height: heightPx } = box;
   useEffect(() => {
     const canvases = [behind.current, before.current];
     const contexts = canvases.map((canvas) => canvas?.getContext('2d') ?? null);
@@ -55,18 +56,18 @@ export function useTurning(
     if (!back || !front) return;
     const ratio = window.devicePixelRatio || 1;
     for (const { canvas } of [back, front]) {
-      canvas.width = Math.round(view.widthPx * ratio);
-      canvas.height = Math.round(view.heightPx * ratio);
+      canvas.width = Math.round(widthPx * ratio);
+      canvas.height = Math.round(heightPx * ratio);
     }
     const scale = ratio * view.pxPerMm;
     const paint = () => {
       for (const context of [back, front]) {
         context.setTransform(1, 0, 0, 1, 0, 0);
         context.clearRect(0, 0, context.canvas.width, context.canvas.height);
-        context.setTransform(scale, 0, 0, scale, view.originX * ratio, view.originY * ratio);
+        context.setTransform(scale, 0, 0, scale, (view.originX - leftPx) * ratio, (view.originY - topPx) * ratio);
       }
       let near = false;
-      for (const { blade } of blades.current.values()) near = blade.paint(back, front);
+      for (const blade of blades.current.values()) near = blade.paint(back, front);
       const side = near ? 'near' : 'far';
       if (front.canvas.dataset.side !== side) front.canvas.dataset.side = side;
     };
@@ -77,10 +78,10 @@ export function useTurning(
     let frame = requestAnimationFrame(function step(now) {
       const seconds = last === 0 ? 0 : Math.min((now - last) / 1000, LONGEST_STEP_S);
       last = now;
-      for (const { blade } of blades.current.values()) blade.advance(seconds);
+      for (const blade of blades.current.values()) blade.advance(seconds);
       paint();
       frame = requestAnimationFrame(step);
     });
     return () => cancelAnimationFrame(frame);
-  }, [behind, before, view, still]);
+  }, [behind, before, view, leftPx, topPx, widthPx, heightPx, still]);
 }

@@ -40,14 +40,12 @@ export const BUZZBAIT_FORM: WireForm = {
 };
 
 export const spinnerbait = {
-  name: 'Spinnerbait',
   carrier: () => bent(SPINNERBAIT_FORM),
   work: baitWork,
   check: checkBait,
 };
 
 export const buzzbait = {
-  name: 'Buzzbait',
   carrier: () => bent(BUZZBAIT_FORM),
   work: baitWork,
   check: checkBait,

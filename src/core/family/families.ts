@@ -6,7 +6,6 @@ import { buzzbait, spinnerbait } from './baits';
 import { inlineSpinner } from './inline-spinner';
 
 export interface FamilyRules {
-  readonly name: string;
   /** The bare carrier a lure of this family begins with. */
   readonly carrier: () => Carrier;
   readonly check: (lure: Lure) => Finding[];
@@ -15,8 +14,6 @@ export interface FamilyRules {
 }
 
 const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };
-
-export const FAMILY_NAMES = Object.keys(FAMILIES) as Family[];
 
 export function familyRules(family: Family): FamilyRules {
   return FAMILIES[family];

@@ -8,8 +8,6 @@ import { spinnerWork } from './spinner-work';
 const USUAL_WIRE_M = 0.0009;
 
 export const inlineSpinner = {
-  name: 'Inline spinner',
-
   carrier(): Carrier {
     return { kind: 'straightWire', wire: wireOf(USUAL_WIRE_M), nose: USUAL_LOOP, tail: USUAL_LOOP, freeRoomM: 0.0015 };
   },

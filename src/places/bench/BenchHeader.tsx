@@ -5,8 +5,8 @@ import Redo from 'lucide-react/icons/redo-2';
 import Sun from 'lucide-react/icons/sun';
 import Undo from 'lucide-react/icons/undo-2';
 import type { LureHistory } from '@/core/lure/history';
-import { familyRules } from '@/core/family/families';
 import { Button } from '@/ui/Button';
+import { FAMILY_WORDS } from '@/words/family-words';
 import { useBench } from './bench-state';
 import { change, changeSettings, perform } from './bench-store';
 import { FileMenu, FileUnpressed, LureMenu, LuresUnpressed } from './later';
@@ -26,7 +26,7 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
       <span className="mr-2 text-lg font-extrabold tracking-tight text-accent">Mazurka</span>
       {isReady ? <LureMenu openId={lure.id} /> : <LuresUnpressed />}
       <NameField key={`${lure.id} ${lure.name}`} name={lure.name} isReady={isReady} />
-      <span className="text-sm text-ink-soft">{familyRules(lure.family).name}</span>
+      <span className="text-sm text-ink-soft">{FAMILY_WORDS[lure.family]}</span>
       {isReady && <SavedState />}
       <span className="flex-1" />
       <Button

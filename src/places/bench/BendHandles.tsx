@@ -118,7 +118,7 @@ function Handle({
         y2={grip.y}
         stroke="var(--accent)"
         strokeDasharray="2 3"
-        className="opacity-0 group-hover:opacity-100 group-focus:opacity-100"
+        className="opacity-40 group-hover:opacity-100 group-focus:opacity-100"
       />
       <circle cx={grip.x} cy={grip.y} r={22} fill="transparent" />
       <circle

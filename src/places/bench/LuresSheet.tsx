@@ -2,12 +2,13 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { FAMILY_NAMES, familyRules } from '@/core/family/families';
-import type { Build, Family, LureId } from '@/core/lure/lure';
+import { familySchema, type Build, type Family, type LureId } from '@/core/lure/lure';
+import type { ShelfEntry } from '@/data/database';
 import { LurePicture } from '@/drawing/LurePicture';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
+import { FAMILY_WORDS } from '@/words/family-words';
 import { openSheet, useBench } from './bench-state';
 import { openLure } from './bench-store';
 import { openStores } from './storage-room';
@@ -15,9 +16,24 @@ import { openStores } from './storage-room';
 const ROW_PX = 96;
 const PICTURE = { width: 240, height: 84, scale: 1.7 } as const;
 
-/** All of one's lures with their drawings, the last changed first. Only those in sight are read and drawn. */
+/** All of one's lures with their drawings, the last changed first. */
 export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
   const lures = useBench((state) => state.lures);
+  return (
+    <Sheet
+      open
+      wide
+      onOpenChange={(open) => !open && onClose()}
+      title="Your lures"
+      description={`${lures.length} of them, the last changed first.`}
+    >
+      <LureList lures={lures} onClose={onClose} />
+    </Sheet>
+  );
+}
+
+/** Only the lures in sight are read and drawn. */
+function LureList({ lures, onClose }: { readonly lures: readonly ShelfEntry[]; readonly onClose: () => void }) {
   const openId = useBench((state) => state.history?.lure.id);
   const [typed, setTyped] = useState('');
   const [family, setFamily] = useState<Family | 'all'>('all');
@@ -40,7 +56,8 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
   };
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    if (by === 0) return;
+    const isField = event.target instanceof HTMLSelectElement;
+    if (by === 0 || isField) return;
     event.preventDefault();
     const at = event.target instanceof HTMLElement ? Number(event.target.dataset.row ?? -1) : -1;
     const next = Math.min(shown.length - 1, Math.max(0, at + by));
@@ -48,13 +65,7 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
     requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-row="${next}"]`)?.focus());
   };
   return (
-    <Sheet
-      open
-      wide
-      onOpenChange={(open) => !open && onClose()}
-      title="Your lures"
-      description={`${shown.length} of ${lures.length}, the last changed first.`}
-    >
+    <>
       <div className="flex flex-wrap items-end gap-2" role="presentation" onKeyDown={onKeyDown}>
         <label className="flex min-w-48 flex-1 flex-col gap-1 text-sm text-ink-soft">
           Find by name
@@ -70,7 +81,7 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
           value={family}
           options={[
             { value: 'all', name: 'all kinds' },
-            ...FAMILY_NAMES.map((value) => ({ value, name: familyRules(value).name })),
+            ...familySchema.options.map((value) => ({ value, name: FAMILY_WORDS[value] })),
           ]}
           onChange={setFamily}
         />
@@ -96,7 +107,7 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
                   <span className="flex min-w-0 flex-col">
                     <span className="truncate font-semibold">{lure.name}</span>
                     <span className="text-sm text-ink-soft">
-                      {familyRules(lure.family as Family).name}, {lure.isMade ? 'made' : 'a design'}
+                      {FAMILY_WORDS[lure.family as Family]}, {lure.isMade ? 'made' : 'a design'}
                     </span>
                   </span>
                 </button>
@@ -106,7 +117,7 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
         </ul>
         {shown.length === 0 && <p className="py-6 text-ink-soft">No lure of that name. Fewer letters show more.</p>}
       </div>
-    </Sheet>
+    </>
   );
 }
 

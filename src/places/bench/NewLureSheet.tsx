@@ -1,11 +1,11 @@
 'use client';
 
-import { FAMILY_NAMES, familyRules } from '@/core/family/families';
-import type { Family } from '@/core/lure/lure';
+import { familySchema, type Family } from '@/core/lure/lure';
 import { DEMO_LURES } from '@/demo/scenario';
 import { LurePicture } from '@/drawing/LurePicture';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
+import { FAMILY_WORDS } from '@/words/family-words';
 import { startFrom, startNewLure } from './shelf';
 
 const PLAIN_WORDS: Readonly<Record<Family, string>> = {
@@ -30,13 +30,13 @@ export function NewLureSheet({ onClose }: { readonly onClose: () => void }) {
       description="From the bare wire, or from one like it."
     >
       <div className="flex flex-col gap-3 overflow-y-auto">
-        {FAMILY_NAMES.map((family) => {
+        {familySchema.options.map((family) => {
           const likes = DEMO_LURES.filter((lure) => lure.family === family);
           const [like] = likes;
           return (
             <section
               key={family}
-              aria-label={familyRules(family).name}
+              aria-label={FAMILY_WORDS[family]}
               className="flex flex-col gap-2 border-t border-line pt-3"
             >
               <div className="flex flex-wrap gap-4">
@@ -44,7 +44,7 @@ export function NewLureSheet({ onClose }: { readonly onClose: () => void }) {
                   {like && <LurePicture build={like.build} width={300} height={140} scale={2.2} />}
                 </span>
                 <div className="flex min-w-52 flex-1 flex-col gap-1.5">
-                  <h3 className="text-lg font-semibold">{familyRules(family).name}</h3>
+                  <h3 className="text-lg font-semibold">{FAMILY_WORDS[family]}</h3>
                   <p className="text-ink-soft">{PLAIN_WORDS[family]}</p>
                   <Button look="main" className="self-start" onClick={() => begin(() => startNewLure(family))}>
                     Start with bare wire

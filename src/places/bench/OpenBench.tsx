@@ -1,15 +1,12 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { CATALOGUE } from '@/core/parts/catalogue';
-import { cutLengths } from '@/core/lure/lengths';
-import { findings as findFindings } from '@/core/lure/findings';
 import { layOut } from '@/core/lure/layout';
 import type { LureHistory } from '@/core/lure/history';
 import { lureMass } from '@/core/lure/mass';
 import { deltaSeats, filmSeats, spinSeats } from '@/core/lure/spin-seats';
 import { LAKE_WATER } from '@/core/hydro/water';
-import { predict } from '@/core/predict';
+import { predict, type Prediction } from '@/core/predict';
 import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';
 import { motionsOf } from '@/drawing/motion';
@@ -19,6 +16,8 @@ import { useAfterPaint } from '@/ui/use-after-paint';
 import { usePainted } from '@/ui/use-painted';
 import { useMedia, useSize } from '@/ui/use-media';
 import { storageFailureWords } from '@/words/storage-words';
+import type * as AroundModule from './around';
+import type { Around } from './around';
 import { BenchHeader } from './BenchHeader';
 import { closeSheet, openSheet, pick, useBench } from './bench-state';
 import { drawingStands, changeSettings, perform, saveWhole } from './bench-store';
@@ -45,6 +44,8 @@ import { useRatesBefore } from './use-rates-before';
 
 /** Of the window's height, for the drawing on a wide screen. */
 const STAGE_SHARE = 0.385;
+/** How long a bend must be held still before the figures and findings around the drawing follow it. */
+const REST_UNDER_THE_HAND_MS = 140;
 /** A bent wire is nearly as high as it is long. */
 const BENT_STAGE_SHARE = 0.45;
 
@@ -54,8 +55,8 @@ export interface OpenBenchProps {
 }
 
 /**
- * A lure on the bench. The drawing follows every change at once; what stands around it follows as soon as the drawing is
- * painted.
+ * A lure on the bench. The drawing follows every change at once; how the blades turn, and what stands around it, follow as
+ * soon as that is painted.
  */
 export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   // A change under the hand is shown as if it were done.
@@ -74,14 +75,23 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   const layout = useMemo(() => layOut(build), [build]);
   const seats = useMemo(() => spinSeats(build, layout), [build, layout]);
   const films = useMemo(() => filmSeats(layout), [layout]);
-  const prediction = useMemo(() => predict(build, LAKE_WATER, [speedMps], bladeState), [build, speedMps, bladeState]);
   const deltas = useMemo(() => deltaSeats(layout), [layout]);
+  const asPainted = usePainted(
+    useMemo(() => ({ history, layout, seats }), [history, layout, seats]),
+    draft ? REST_UNDER_THE_HAND_MS : 0,
+  );
+  const painted = asPainted.history.lure.build;
+  const prediction = useMemo(
+    () => predict(painted, LAKE_WATER, [speedMps], bladeState),
+    [painted, speedMps, bladeState],
+  );
   const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
   const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
   const fixed = trueSize ? screenPxPerMm : null;
   const share = layout.path ? BENT_STAGE_SHARE : STAGE_SHARE;
   const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * share), fixed) : null);
-  const overall = showLengthBoth(layout.x1M - layout.x0M, system);
+  const overall = showLengthBoth(asPainted.layout.x1M - asPainted.layout.x0M, system);
+  const mass = useMemo(() => lureMass(painted), [painted]);
   const turning = prediction.blades.some(({ at: [at] }) => at?.outcome === 'turning');
   const isPreview = useBench((state) => state.isPreview);
   const isPainted = useAfterPaint(view !== null);
@@ -90,10 +100,8 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   }, [isPainted]);
   const isReady = isPainted && !isPreview;
 
-  const later = usePainted(
-    useMemo(() => ({ history, prediction, layout, seats, view }), [history, prediction, layout, seats, view]),
-  );
-  const around = useAround(later.history, later.prediction, speedMps);
+  const later = useMemo(() => ({ ...asPainted, prediction, view }), [asPainted, prediction, view]);
+  const around = useAround(later.history, later.prediction, speedMps, isReady);
   useUndoKeys();
   return (
     <div className="flex min-h-dvh flex-col">
@@ -101,7 +109,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
       <NotSaved history={done} />
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
-          <div ref={stage} className="overflow-x-auto bg-stage">
+          <div ref={stage} className="overflow-x-auto bg-stage contain-content">
             <div className="flex min-h-18 flex-wrap items-start justify-between gap-x-4 px-2 pt-1 sm:flex-nowrap">
               {isReady && (
                 <SpinReadouts
@@ -113,19 +121,21 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
               )}
               <div className="flex flex-1 flex-col items-end px-2 pt-1 text-sm whitespace-nowrap">
                 <p className="text-ink-soft">
-                  {overall} long · {showMass(lureMass(build), system)}
+                  {overall} long · {showMass(mass, system)}
                 </p>
                 {isReady && later.prediction.beats.length > 0 && <BeatReadouts beats={later.prediction.beats} />}
-                {isReady && <TrueSizeButton />}
-                {turning && !prefersStill && (
-                  <Button
-                    look="quiet"
-                    aria-pressed={slowedBy === 8}
-                    onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
-                  >
-                    {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
-                  </Button>
-                )}
+                <div className="flex">
+                  {isReady && <TrueSizeButton />}
+                  {turning && !prefersStill && (
+                    <Button
+                      look="quiet"
+                      aria-pressed={slowedBy === 8}
+                      onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
+                    >
+                      {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
+                    </Button>
+                  )}
+                </div>
               </div>
             </div>
             {view && (
@@ -146,7 +156,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
               </Elevation>
             )}
           </div>
-          <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1">
+          <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1 contain-content">
             {later.view && isReady && (
               <StringSection
                 build={later.history.lure.build}
@@ -165,9 +175,9 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
         </main>
         <aside
           aria-label="About this lure"
-          className="flex flex-col gap-4 border-l border-line bg-panel p-4 lg:h-[calc(100dvh-3.6rem)] lg:w-80 lg:shrink-0 lg:overflow-y-auto"
+          className="flex flex-col gap-4 border-l border-line bg-panel p-4 lg:h-[calc(100dvh-3.6rem)] lg:w-80 lg:shrink-0 lg:overflow-y-auto lg:contain-strict"
         >
-          {isReady && (
+          {isReady && around.isThere && (
             <AboutLure
               lure={later.history.lure}
               findings={around.findings}
@@ -214,19 +224,23 @@ function useView(scale: StageScale | null): StageView | null {
   );
 }
 
-/** All that stands around the drawing, worked out from the lure as last painted. */
-function useAround(history: LureHistory, prediction: ReturnType<typeof predict>, speedMps: number) {
+type AroundRoom = typeof AroundModule;
+
+const NOTHING_AROUND: Around = { findings: [], cuts: [] };
+
+/** All that stands around the drawing, worked out from the lure as last painted; null until that part of the app is there. */
+function useAround(history: LureHistory, prediction: Prediction, speedMps: number, isReady: boolean) {
   const { lure } = history;
   const { build } = lure;
   const picked = useBench((state) => state.picked);
   const rules = useBench((state) => state.rules);
   const [leg, setLeg] = useState<string | null>(null);
   const [aim, setAim] = useState<PickerAim | null>(null);
-  const findings = useMemo(
-    () => findFindings(lure, { water: LAKE_WATER, speedMps, rules, prediction }, CATALOGUE),
-    [lure, speedMps, rules, prediction],
+  const room = useAroundRoom(isReady);
+  const { findings, cuts } = useMemo(
+    () => room?.aroundOf(lure, prediction, speedMps, rules) ?? NOTHING_AROUND,
+    [room, lure, prediction, speedMps, rules],
   );
-  const cuts = useMemo(() => cutLengths(build), [build]);
   const units = useMemo(() => stringUnits(build), [build]);
   const ratesBefore = useRatesBefore(history, prediction, speedMps);
   const unit =
@@ -238,7 +252,15 @@ function useAround(history: LureHistory, prediction: ReturnType<typeof predict>,
     setLeg(next.key);
     pick(next.pick);
   }, []);
-  return { findings, cuts, units, unit, deeds, pickUnit, ratesBefore, aim, setAim };
+  return { isThere: room !== null, findings, cuts, units, unit, deeds, pickUnit, ratesBefore, aim, setAim };
+}
+
+function useAroundRoom(isReady: boolean): AroundRoom | null {
+  const [room, setRoom] = useState<AroundRoom | null>(null);
+  useEffect(() => {
+    if (isReady) void import('./around').then(setRoom);
+  }, [isReady]);
+  return room;
 }
 
 /** The sheets that can lie over the bench; each loads when it is first asked for. */

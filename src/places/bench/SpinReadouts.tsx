@@ -29,6 +29,7 @@ export const SpinReadouts = memo(function SpinReadouts({ build, prediction, rate
           station={station}
           title={blades.length > 1 ? partTitle(itemOf(build, station).part) : null}
           at={at[0]}
+          fixedAs={itemOf(build, station).part.kind === 'filmBlade' ? 'as folded' : 'square to the wire'}
           rateBefore={ratesBefore.get(station) ?? null}
           system={system}
         />
@@ -41,12 +42,15 @@ function Readouts({
   station,
   title,
   at,
+  fixedAs,
   rateBefore,
   system,
 }: {
   readonly station: ItemId;
   readonly title: string | null;
   readonly at: BladePrediction | undefined;
+  /** Said of a spread that nothing changes. */
+  readonly fixedAs: string;
   readonly rateBefore: number | null;
   readonly system: UnitSystem;
 }) {
@@ -84,9 +88,7 @@ function Readouts({
           name="Spread angle"
           value={decimalText(degrees(spreadRad.value), 0)}
           unit="°"
-          band={
-            spreadRad.low === spreadRad.high ? 'as folded' : range(degrees(spreadRad.low), degrees(spreadRad.high), 0)
-          }
+          band={spreadRad.low === spreadRad.high ? fixedAs : range(degrees(spreadRad.low), degrees(spreadRad.high), 0)}
           why={READOUT_WHY.spread}
           testId={`spread ${station}`}
         />

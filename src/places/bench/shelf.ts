@@ -1,8 +1,9 @@
 /** Lures come and go: started, copied, taken in from a file, put away. */
-import { familyRules, startLure } from '@/core/family/families';
+import { startLure } from '@/core/family/families';
 import type { Family, Lure, LureId } from '@/core/lure/lure';
 import { readLureFile, writeLureFile } from '@/core/lure/lure-file';
 import { idFromName } from '@/core/lure/lure-id';
+import { FAMILY_WORDS } from '@/words/family-words';
 import { lureFileProblemWords } from '@/words/problem-words';
 import { storageFailureWords } from '@/words/storage-words';
 import { tell, useBench } from './bench-state';
@@ -11,7 +12,7 @@ import { openStores } from './storage-room';
 
 /** Starts a new lure of a family and opens it. */
 export async function startNewLure(family: Family) {
-  const name = `New ${familyRules(family).name.toLowerCase()}`;
+  const name = `New ${FAMILY_WORDS[family].toLowerCase()}`;
   await addAndOpen(startLure(family, idFromName(name), name));
 }
 

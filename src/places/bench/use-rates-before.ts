@@ -5,7 +5,7 @@ import { applyEdits } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
 import type { ItemId } from '@/core/lure/lure';
 import { LAKE_WATER } from '@/core/hydro/water';
-import { predict, type Prediction } from '@/core/predict';
+import { predictNominal, type Prediction } from '@/core/predict';
 
 /** What each blade turned at before the last change, at the speed chosen now; empty when nothing was changed. */
 export function useRatesBefore(
@@ -17,11 +17,11 @@ export function useRatesBefore(
     const last = past.at(-1);
     const before = last ? applyEdits(lure, last.inverse) : null;
     if (!before?.ok) return new Map();
-    const then = predict(before.lure.build, LAKE_WATER, [speedMps]);
+    const then = predictNominal(before.lure.build, LAKE_WATER, [speedMps]);
     const stations = new Set(prediction.blades.map(({ station }) => station));
     return new Map(
-      then.blades.flatMap(({ station, at: [at] }) =>
-        at?.outcome === 'turning' && stations.has(station) ? [[station, at.rateHz.value]] : [],
+      then.flatMap(({ station, outcomes: [at] }) =>
+        at?.outcome === 'turning' && stations.has(station) ? [[station, at.rateHz]] : [],
       ),
     );
   }, [lure, past, prediction, speedMps]);

@@ -5,6 +5,7 @@ import type { Lure } from '@/core/lure/lure';
 import { lureMass } from '@/core/lure/mass';
 import type { UnitSystem } from '@/core/units/write';
 import { buildSheet } from '@/paper/build-sheet';
+import { FAMILY_WORDS } from '@/words/family-words';
 import type { Measure, Page, PaperName } from '@/paper/page';
 import { bendingTemplate, templatePage, templateWidth, type Template } from '@/paper/template';
 
@@ -13,14 +14,13 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: s
   const { build } = lure;
   const layout = layOut(build);
   const cuts = cutLengths(build, layout);
-  const rules = familyRules(lure.family);
   return buildSheet(
     {
       lure,
-      familyName: rules.name,
+      familyName: FAMILY_WORDS[lure.family],
       layout,
       cuts,
-      work: rules.work(build),
+      work: familyRules(lure.family).work(build),
       massKg: lureMass(build, cuts),
       system,
       paper,

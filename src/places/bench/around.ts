@@ -1,0 +1,21 @@
+/** What stands around the drawing, worked out once that is painted: it loads then, with the catalogue it reaches for. */
+import { CATALOGUE } from '@/core/parts/catalogue';
+import { LAKE_WATER } from '@/core/hydro/water';
+import type { Finding } from '@/core/lure/finding';
+import { findings } from '@/core/lure/findings';
+import type { HookRule } from '@/core/lure/hook-rule';
+import { cutLengths, type CutLength } from '@/core/lure/lengths';
+import type { Lure } from '@/core/lure/lure';
+import type { Prediction } from '@/core/predict';
+
+export interface Around {
+  readonly findings: readonly Finding[];
+  readonly cuts: readonly CutLength[];
+}
+
+export function aroundOf(lure: Lure, prediction: Prediction, speedMps: number, rules: readonly HookRule[]): Around {
+  return {
+    findings: findings(lure, { water: LAKE_WATER, speedMps, rules, prediction }, CATALOGUE),
+    cuts: cutLengths(lure.build),
+  };
+}

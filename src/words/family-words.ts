@@ -1,0 +1,8 @@
+import type { Family } from '../core/lure/lure';
+
+/** What each family is called. */
+export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
+  inlineSpinner: 'Inline spinner',
+  spinnerbait: 'Spinnerbait',
+  buzzbait: 'Buzzbait',
+};
