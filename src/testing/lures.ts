@@ -1,6 +1,7 @@
 /** Lures for tests: the demo ones, and any built from the catalogue by part ids. */
 import { findPart } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
+import type { Section } from '@/core/parts/wire-form';
 import { startLure } from '@/core/family/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
@@ -65,4 +66,58 @@ export function plainSpinner(
       ['hook-treble-6', on('splitRing-1', 'hung')],
     ],
   );
+}
+
+/** A spinnerbait of bent wire with these parts along its arm, tie first, a head with its hook, then these put on. */
+export function bait(
+  family: 'spinnerbait' | 'buzzbait',
+  strand: readonly string[],
+  seated: readonly [string, Exclude<Seat, { on: 'strand' }>][] = [],
+  head = 'head-bullet-10-chart',
+): Lure {
+  let lure = startLure(family, lureIdSchema.parse('test-bait'), 'Test bait');
+  for (const [id, seat] of [
+    [head, { on: 'end', end: 'nose' }],
+    ['hook-long-3-0', on('head-1', 'moulded')],
+  ] as const) {
+    lure = edited(lure, seatPart(lure.build, part(id), seat));
+  }
+  for (const id of strand) lure = edited(lure, threadParts(lure.build, part(id), lure.build.strand.length));
+  for (const [id, seat] of seated) lure = edited(lure, seatPart(lure.build, part(id), seat));
+  return lure;
+}
+
+/** A sound single spinnerbait: one Colorado on a swivel in a closed loop, a banded skirt of two layers. */
+export function plainBait(blade = 'blade-colorado-k3', swivel = 'swivel-crane-k7'): Lure {
+  const lure = bait(
+    'spinnerbait',
+    ['bead-brass-4'],
+    [
+      [swivel, TAIL],
+      ['ring-o1', on('swivel-1', 'hung')],
+      [blade, on('splitRing-1', 'hung')],
+      ['skirt-band-clear', on('head-1', 'collared')],
+      ['strip-white', on('skirt-1', 'banded')],
+      ['strip-olive', on('skirt-1', 'banded')],
+    ],
+  );
+  return edited(lure, {
+    kind: 'carrier',
+    changes: { tail: { form: 'bentLoop', insideDiameterM: 0.003, gapM: 0 } },
+  });
+}
+
+/** A sound single buzzbait, silent. */
+export function plainBuzz(blade = 'delta-2-right-36-bright'): Lure {
+  return bait('buzzbait', ['bead-brass-4', blade, 'rivet-alu-4'], [], 'head-flat-zinc-7-white');
+}
+
+/** The lure with the section at this place of its bent wire changed. */
+export function bentAt(lure: Lure, index: number, change: Partial<Extract<Section, { section: 'bend' }>>): Lure {
+  const { carrier } = lure.build;
+  if (carrier.kind !== 'bentWire') throw new Error('only a bent wire has bends');
+  const sections = carrier.sections.map((each, i) =>
+    i === index && each.section === 'bend' ? { ...each, ...change } : each,
+  );
+  return edited(lure, { kind: 'carrier', changes: { sections } });
 }

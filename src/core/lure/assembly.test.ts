@@ -78,7 +78,8 @@ const STATES: readonly ItemState[] = [
   { of: 'lock', turns: 2 },
 ];
 
-function carrierEdit({ carrier }: Build, a: number, b: number): Edit {
+function carrierEdit(build: Build, a: number, b: number): Edit {
+  const { carrier } = build;
   const tail = a % 2 ? ({ form: 'plain' } as const) : USUAL_LOOP;
   if (carrier.kind === 'straightWire') return { kind: 'carrier', changes: { freeRoomM: (a % 40) / 10_000, tail } };
   const sections = carrier.sections.map((each, i) =>
@@ -86,6 +87,7 @@ function carrierEdit({ carrier }: Build, a: number, b: number): Edit {
       ? { ...each, angleRad: ((a % 60) - 30) / 20, sideRad: ((b % 20) - 10) / 50 }
       : each,
   );
+  if (a % 7 === 0) return { kind: 'versions', versions: [{ name: `Version ${b}`, build }] };
   return a % 5 === 0
     ? { kind: 'carrier', changes: { freeRoomM: 0.001 } }
     : { kind: 'carrier', changes: { sections, armM: (20 + (b % 60)) / 1000, tail } };

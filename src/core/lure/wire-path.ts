@@ -65,6 +65,8 @@ export function walkWire(form: WireForm, wireM: number, from: { readonly xM: num
       at = advance(at, step);
       points.push(pointOf(at));
     }
+    // Whole turns leave the wire where it was, heading as before.
+    if (section.section === 'coil') at = start;
     const fromM = alongM;
     alongM += wireIn(section, wireM);
     if (section.section === 'coil') tie = coilCentre(start, section.insideDiameterM, wireM, turn);

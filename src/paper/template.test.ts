@@ -1,0 +1,125 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { describe, expect, it } from 'vitest';
+import { demoLure } from '@/testing/lures';
+import { readPdf } from '@/testing/read-pdf';
+import { DEMO_LURES } from '@/demo/scenario';
+import { wireStretches } from '../core/lure/bend-marks';
+import { layOut } from '../core/lure/layout';
+import { wireCut } from '../core/lure/lengths';
+import { CHECK_BAR_IN_MM, CHECK_BAR_MM } from './check-bar';
+import { PAPERS, type PaperName } from './page';
+import { bendingTemplate, templatePage, templateWidth } from './template';
+import { writeDxf } from './write-dxf';
+import { writePdf, type FontFiles } from './write-pdf';
+import { writeSvg } from './write-svg';
+
+const require = createRequire(import.meta.url);
+const type = (weight: number) =>
+  new Uint8Array(
+    readFileSync(
+      require.resolve(
+        `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
+      ),
+    ),
+  );
+const FONTS: FontFiles = { regular: [type(400)], bold: [type(700)] };
+const MADE = new Date(Date.UTC(2031, 8, 14));
+
+function templateOf(slug: string, paper: PaperName) {
+  const lure = demoLure(slug);
+  return bendingTemplate({ lure, layout: layOut(lure.build), system: 'metric', wideMm: templateWidth(paper) });
+}
+
+/** Level lines of an SVG file, mm: read from its own text, its viewBox against its size in millimetres. */
+function svgLevels(svg: string): number[] {
+  const [, width = '0'] = /width="([\d.]+)mm"/.exec(svg) ?? [];
+  const [, box = '0'] = /viewBox="0 0 ([\d.]+) /.exec(svg) ?? [];
+  const mmPerUnit = Number(width) / Number(box);
+  return [...svg.matchAll(/<path d="M([-\d.]+) ([-\d.]+)L([-\d.]+) ([-\d.]+)"[^>]*scale\(([\d.]+) /g)].flatMap(
+    ([, x0, y0, x1, y1, scale]) => (y0 === y1 ? [Math.abs(Number(x1) - Number(x0)) * Number(scale) * mmPerUnit] : []),
+  );
+}
+
+/** Level polylines of two points in a DXF file, mm, by layer: group codes 8, 10 and 20, read pair by pair. */
+function dxfLevels(dxf: string): { units: string; levels: number[] } {
+  const lines = dxf.split(/\r?\n/).map((line) => line.trim());
+  const levels: number[] = [];
+  for (let i = 0; i + 1 < lines.length; i += 2) {
+    if (lines[i] !== '0' || lines[i + 1] !== 'LWPOLYLINE') continue;
+    const [xs, ys]: [number[], number[]] = [[], []];
+    for (let j = i + 2; j + 1 < lines.length && lines[j] !== '0'; j += 2) {
+      if (lines[j] === '10') xs.push(Number(lines[j + 1]));
+      if (lines[j] === '20') ys.push(Number(lines[j + 1]));
+    }
+    const [x0 = 0, x1 = 0] = xs;
+    if (xs.length === 2 && ys[0] === ys[1]) levels.push(Math.abs(x1 - x0));
+  }
+  return { units: lines[lines.indexOf('$INSUNITS') + 2] ?? '', levels };
+}
+
+const near = (levels: readonly number[], mm: number) => levels.some((each) => Math.abs(each - mm) < 0.2);
+
+describe('the bending template', () => {
+  it.each([
+    ['stolk-kettle', 'a4'],
+    ['stolk-kettle', 'letter'],
+    ['asp-pair', 'a4'],
+    ['hovna-lantern', 'a4'],
+  ] as const)(
+    'of %s on %s measures the same in SVG, DXF and PDF: the bar, and the wire straight',
+    async (slug, paper) => {
+      const template = templateOf(slug, paper);
+      const page = templatePage(template, paper);
+      const lure = demoLure(slug);
+      const cutMm = wireCut(lure.build).totalM * 1000;
+      const rowMm = templateWidth(paper);
+      // The wire lies in rows as long as the page is wide, the rest in the last.
+      const rows = [...Array.from({ length: Math.floor(cutMm / rowMm) }, () => rowMm), cutMm % rowMm];
+      const svg = svgLevels(writeSvg(page));
+      const { units, levels: dxf } = dxfLevels(writeDxf(template));
+      const pdf = await readPdf(await writePdf(page, FONTS, MADE));
+      expect(units).toBe('4');
+      expect(pdf.widthMm).toBeCloseTo(PAPERS[paper].widthMm, 2);
+      for (const levels of [svg, dxf, pdf.levelLinesMm]) {
+        for (const mm of [CHECK_BAR_MM, CHECK_BAR_IN_MM, ...rows]) expect(near(levels, mm)).toBe(true);
+      }
+      expect(pdf.words.replace(/\s+/g, ' ')).toContain('bending template');
+    },
+  );
+
+  it('has a mark at every end of a stretch, where it lies along the wire, and fits its page, for every demo lure', () => {
+    for (const lure of DEMO_LURES) {
+      for (const paper of ['a4', 'letter'] as const) {
+        const wideMm = templateWidth(paper);
+        const template = bendingTemplate({ lure, layout: layOut(lure.build), system: 'trade', wideMm });
+        const ticks = template.lines.filter(({ layer, points: [a, b] }) => layer === 'marks' && a && b && a.x === b.x);
+        const topMm = Math.min(
+          ...template.lines.filter(({ layer }) => layer === 'wire').map(({ points }) => points[0]?.y ?? 0),
+        );
+        const along = ticks.map(({ points: [a, b] }) => {
+          const row = Math.round((((a?.y ?? 0) + (b?.y ?? 0)) / 2 - topMm) / 30);
+          return row * wideMm + (a?.x ?? 0);
+        });
+        for (const { toM } of wireStretches(lure.build)) {
+          expect(Math.min(...along.map((mm) => Math.abs(mm - toM * 1000)))).toBeLessThan(0.01);
+        }
+        const all = template.lines.flatMap(({ points }) => points);
+        for (const { x, y } of all) {
+          expect(x).toBeGreaterThanOrEqual(-0.01);
+          expect(x).toBeLessThanOrEqual(wideMm + 0.01);
+          expect(y).toBeLessThanOrEqual(PAPERS[paper].heightMm - 24);
+        }
+      }
+    }
+  });
+
+  it('draws the form as large as the wire is bent', () => {
+    const lure = demoLure('stolk-kettle');
+    const layout = layOut(lure.build);
+    const [middle] = templateOf('stolk-kettle', 'a4').lines.filter(({ layer }) => layer === 'form');
+    const xs = middle?.points.map(({ x }) => x) ?? [];
+    const path = layout.path?.sections.flatMap(({ points }) => points.map(({ xM }) => xM * 1000)) ?? [];
+    expect(Math.min(...xs) - (xs[0] ?? 0)).toBeCloseTo(Math.min(...path) - (path[0] ?? 0), 6);
+  });
+});
