@@ -40,6 +40,26 @@ export class BenchPage {
     await expect(this.name()).toHaveValue(lure);
   }
 
+  /** A new lure of this kind, on bare wire. */
+  async start(kind: 'Inline spinner' | 'Spinnerbait' | 'Buzzbait') {
+    await this.button('Lures').click();
+    await this.page.getByRole('menuitem', { name: 'Start a new lure' }).click();
+    const asked = this.page.getByRole('dialog', { name: 'What are you building?' });
+    await asked.getByRole('region', { name: kind }).getByRole('button', { name: 'Start with bare wire' }).click();
+    await expect(this.name()).toHaveValue(`New ${kind.toLowerCase()}`);
+  }
+
+  /** Picks a unit of the string, presses what is to be done with it, and takes this part. */
+  async put(unit: string | RegExp, deed: string, id: string, kind?: string) {
+    await this.unit(unit).click();
+    await this.button(deed).click();
+    await this.pickPart(id, kind);
+  }
+
+  findings(): Locator {
+    return this.page.getByRole('region', { name: 'Findings' });
+  }
+
   async fromFileMenu(item: string) {
     await this.button('File').click();
     await this.page.getByRole('menuitem', { name: item }).click();

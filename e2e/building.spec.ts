@@ -31,9 +31,7 @@ test('a fault appears at once with its measure in mm and inches, and one press m
 
 test('from nothing to a spinner without faults, its lengths and its file', async ({ bench, page }) => {
   await bench.open();
-  await bench.button('Lures').click();
-  await page.getByRole('menuitem', { name: 'Start a new inline spinner' }).click();
-  await expect(bench.name()).toHaveValue('New spinner');
+  await bench.start('Inline spinner');
   await expect(page.getByText('No blade turns on this wire yet.')).toBeVisible();
   await expect(page.locator('[data-severity="caution"]')).toHaveCount(2);
 

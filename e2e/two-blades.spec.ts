@@ -85,7 +85,7 @@ test('a film blade is threaded, turns, and starts later the further it is folded
   const low = async () =>
     Number(/Film blade 30\. Stalls at (\d\.\d+)/.exec(await page.getByTestId('stall').innerText())?.[1]);
   await expect.poll(low).toBeLessThan(0.14);
-  const fold = page.getByRole('slider', { name: /Folded back by/ });
+  const fold = page.getByRole('slider', { name: /Folded back/ });
   await fold.focus();
   for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('spread filmBlade-1')).toContainText('40');

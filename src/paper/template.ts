@@ -9,10 +9,9 @@ import { wireCut } from '../core/lure/lengths';
 import type { Layout } from '../core/lure/layout';
 import type { Lure } from '../core/lure/lure';
 import { pointOn } from '../core/lure/wire-path';
-import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
+import { showLengthBoth, type UnitSystem } from '../core/units/write';
 import type { Point } from '../drawing/path';
 import { polyline } from '../drawing/path';
-import { degrees } from '../words/angle-words';
 import { termWords } from '../words/length-words';
 import { CHECK_BAR_MM, checkBarLines } from './check-bar';
 import { INK, PAPERS, path, SOFT_INK, text, type Mark, type Page, type PaperName } from './page';
@@ -52,6 +51,10 @@ const MM = 1000;
 const ROW_MM = 30;
 const LABEL_MM = 2.6;
 const TICK_MM = 4;
+/** Marks closer than this have their numbers one above the other. */
+const NUMBER_ROOM_MM = 4;
+const TABLE_MM = 3.2;
+const TABLE_ROW_MM = 5;
 
 export function bendingTemplate({ lure, layout, system, wideMm }: TemplateInput): Template {
   const { build } = lure;
@@ -67,9 +70,10 @@ export function bendingTemplate({ lure, layout, system, wideMm }: TemplateInput)
       3.2,
     ),
   ];
-  const straight = straightWire(lure, system, wideMm, 24);
+  const straight = straightWire(lure, wideMm, 26);
   const formed = formedWire(lure, layout, wideMm, straight.endsMm + 10);
-  const barMm = formed.endsMm + 8;
+  const table = markTable(lure, system, formed.endsMm + 10);
+  const barMm = table.endsMm + 8;
   const bar = checkBarLines().map((points): TemplateLine => ({
     layer: 'bar',
     points: points.map(({ x, y }) => ({ x, y: y + barMm })),
@@ -81,6 +85,7 @@ export function bendingTemplate({ lure, layout, system, wideMm }: TemplateInput)
       ...head,
       ...straight.texts,
       ...formed.texts,
+      ...table.texts,
       words(
         'bar',
         `True size when this bar measures ${CHECK_BAR_MM} mm, and the one under it 2 in. If not, print at 100 %.`,
@@ -110,7 +115,7 @@ interface Part {
 }
 
 /** The straight wire in as many rows as the page asks for; a row goes on where the last one ended. */
-function straightWire(lure: Lure, system: UnitSystem, wideMm: number, topMm: number): Part {
+function straightWire(lure: Lure, wideMm: number, topMm: number): Part {
   const stretches = wireStretches(lure.build);
   const wholeMm = (stretches.at(-1)?.toM ?? 0) * MM;
   const rows = Math.max(1, Math.ceil(wholeMm / wideMm));
@@ -141,26 +146,31 @@ function straightWire(lure: Lure, system: UnitSystem, wideMm: number, topMm: num
     });
   };
   tick(0, TICK_MM);
-  stretches.forEach(({ becomes, fromM, toM }, i) => {
-    tick(toM * MM, TICK_MM);
-    const middle = place(((fromM + toM) / 2) * MM);
-    // Words of neighbours stand on lanes of their own, under the wire.
-    const lane = i % 3;
-    texts.push(
-      words('marks', termWords(becomes, system), { x: middle.x, y: middle.y + 8 + lane * 4 }, LABEL_MM, 'middle'),
-    );
-    const end = place(toM * MM);
-    texts.push(
-      words(
-        'marks',
-        showLength(toM, system),
-        { x: end.x, y: end.y - TICK_MM - 1 - (i % 2) * 3 },
-        LABEL_MM,
-        end.x > wideMm - 10 ? 'end' : 'middle',
-      ),
-    );
+  let lastMm = -Infinity;
+  let lane = 0;
+  stretches.forEach(({ toM }, i) => {
+    const alongMm = toM * MM;
+    tick(alongMm, TICK_MM);
+    // Numbers of marks that lie close stand one above the other.
+    lane = alongMm - lastMm < NUMBER_ROOM_MM ? lane + 1 : 0;
+    lastMm = alongMm;
+    const { x, y } = place(alongMm);
+    texts.push(words('marks', String(i + 1), { x, y: y - TICK_MM - 1 - lane * 3 }, LABEL_MM, 'middle'));
   });
-  return { lines, texts, endsMm: topMm + (rows - 1) * ROW_MM + 20 };
+  return { lines, texts, endsMm: topMm + (rows - 1) * ROW_MM + 8 };
+}
+
+/** Every mark with its place along the wire, and what lies between it and the one before. */
+function markTable(lure: Lure, system: UnitSystem, topMm: number): Part {
+  const texts = wireStretches(lure.build).flatMap(({ becomes, toM }, i): TemplateText[] => {
+    const y = topMm + i * TABLE_ROW_MM;
+    return [
+      words('marks', String(i + 1), { x: 4, y }, TABLE_MM, 'end'),
+      words('marks', showLengthBoth(toM, system), { x: 8, y }, TABLE_MM),
+      words('marks', termWords(becomes, system), { x: 46, y }, TABLE_MM),
+    ];
+  });
+  return { lines: [], texts, endsMm: topMm + (texts.length / 3) * TABLE_ROW_MM };
 }
 
 /** The form at true size: the wire's middle line, its edges, and a tick where each bend begins and ends. */
@@ -181,13 +191,15 @@ function formedWire(lure: Lure, layout: Layout, wideMm: number, topMm: number): 
         return { layer: 'marks', points: moved(across.map(({ xM, yM }) => ({ x: xM * MM, y: -yM * MM }))) };
       }),
     );
-  const names = sections.flatMap(({ section, points }): TemplateText[] => {
-    if (section.section !== 'bend') return [];
+  const stretches = wireStretches(lure.build);
+  const names = sections.flatMap(({ section, index, points }): TemplateText[] => {
     const at = points[Math.floor(points.length / 2)];
-    if (!at) return [];
+    if (section.section === 'straight' || !at) return [];
     const [place] = moved([{ x: at.xM * MM, y: -at.yM * MM }]);
+    // Sections follow the length that is cast into the head.
+    const mark = stretches.findIndex(({ becomes }) => becomes.code === 'inHead') + 1 + index;
     return place
-      ? [words('marks', degrees(section.angleRad), { x: place.x - 4, y: place.y - 3 }, LABEL_MM, 'end')]
+      ? [words('marks', `${mark}–${mark + 1}`, { x: place.x - 4, y: place.y - 3 + (index % 2) * 6 }, LABEL_MM, 'end')]
       : [];
   });
   return {

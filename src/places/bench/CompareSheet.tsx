@@ -48,7 +48,7 @@ export function CompareSheet({ lure, index, system, onClose }: CompareSheetProps
       <table className="text-left">
         <thead>
           <tr className="text-sm text-ink-soft">
-            <th className="font-normal" />
+            <td />
             <th className="font-normal">{version.name}</th>
             <th className="font-normal">now</th>
           </tr>

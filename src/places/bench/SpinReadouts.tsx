@@ -29,7 +29,7 @@ export const SpinReadouts = memo(function SpinReadouts({ build, prediction, rate
           station={station}
           title={blades.length > 1 ? partTitle(itemOf(build, station).part) : null}
           at={at[0]}
-          fixedAs={itemOf(build, station).part.kind === 'filmBlade' ? 'as folded' : 'square to the wire'}
+          fixedAs={itemOf(build, station).part.kind === 'filmBlade' ? 'as folded' : 'fixed'}
           rateBefore={ratesBefore.get(station) ?? null}
           system={system}
         />

@@ -1,0 +1,184 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './bench-page';
+
+test('from bare wire to a tandem spinnerbait without faults', async ({ bench, page }) => {
+  test.slow();
+  await bench.open();
+  await bench.start('Spinnerbait');
+  await expect(bench.findings()).toContainText('No head');
+  await bench.name().fill('Okkel Tandem');
+  await bench.name().blur();
+
+  // Head and hook, then along the arm, tie first.
+  await bench.put('nose of the wire', 'Cast a head on', 'head-minnow-10-smelt');
+  await bench.put(/Minnow head/, 'Cast a hook in', 'hook-long-3-0');
+  await bench.put('line tie', 'Thread the first part', 'bead-brass-4', 'beads');
+  await bench.put('Brass bead', 'Insert after', 'clevis-stirrup-1', 'clevises');
+  await bench.put('Stirrup clevis #1', 'Hang on it', 'blade-colorado-k1', 'blades');
+  await bench.put('Stirrup clevis #1', 'Insert after', 'bead-glass-4-amber', 'beads');
+  await bench.put('Glass bead', 'Insert after', 'sleeve-spacer-clear-14', 'sleeves');
+  // The end of the arm, still open; what hangs in it could slip out.
+  await bench.put(/end of the arm/, 'Hang on the loop', 'swivel-crane-k7', 'swivels');
+  await bench.put(/Crane swivel/, 'Hang on it', 'ring-o1', 'split rings');
+  await bench.put(/Split ring/, 'Hang on it', 'blade-willow-k4g', 'blades');
+  await expect(bench.faults()).toContainText(['End loop open']);
+  await page.getByRole('button', { name: 'Slide the tube up over the end' }).click();
+  await expect(bench.faults()).toHaveCount(0);
+  await expect(bench.findings()).toContainText('End loop plugged by the tube');
+
+  // Skirt, trailer, ring over the tie.
+  await bench.put(/Minnow head/, 'Push a skirt on', 'skirt-band-clear');
+  await bench.put('Skirt band', 'Pull a strip in', 'strip-smelt');
+  await bench.put('Skirt band', 'Pull a strip in', 'strip-pearl');
+  await bench.put(/Long-shank hook/, 'Push a trailer on', 'trailer-paddle-75-smelt');
+  await expect(bench.findings()).toContainText('The blunt trailer balloons the skirt');
+  await page.getByRole('button', { name: 'Round the head of the trailer' }).click();
+  await bench.put('line tie', 'Force a ring over it', 'ring-k1');
+  await expect(bench.findings().getByRole('heading')).toContainText('all in order');
+  await expect(page.getByTestId('rate blade-1')).toContainText('turns/s');
+  await expect(page.getByTestId('rate blade-2')).toContainText('turns/s');
+  await expect(page.getByText(/Beat/)).toBeVisible();
+
+  // Its lengths, its file, its template.
+  await expect(page.getByTestId('cut wire')).toContainText('mm');
+  await bench.saved();
+  const file = await bench.exported();
+  expect(JSON.parse(file.text)).toMatchObject({ version: 3, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
+  await bench.importText(file.text);
+  await expect(bench.notice(/is here already, the same to the last part/)).toBeVisible();
+
+  const results = await new AxeBuilder({ page }).analyze();
+  expect(results.violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});
+
+test('from bare wire to a clacking buzzbait: bent in until it ticks, crimped, and without faults', async ({
+  bench,
+  page,
+}) => {
+  test.slow();
+  await bench.open();
+  await bench.start('Buzzbait');
+  // A bought frame brings head and hook.
+  await bench.unit('nose of the wire').click();
+  await bench.button('Swap the wire').click();
+  await bench.pickPart('frame-buzz-k7', 'frames');
+  await expect(bench.unit(/Keel head/)).toBeVisible();
+  await bench.put('line tie', 'Thread the first part', 'bead-brass-4', 'beads');
+  await bench.put('Brass bead', 'Insert after', 'delta-2-right-36-bright', 'buzz blades');
+  await expect(bench.findings()).toContainText('Nothing stops the blade');
+  await bench.put(/buzz blade/, 'Insert after', 'rivet-alu-5', 'rivets');
+  await expect(bench.findings()).toContainText('Blade clear of the head: silent');
+
+  await bench.unit(/buzz blade/).click();
+  await page.getByRole('button', { name: 'It is meant to tick on the head' }).click();
+  await expect(bench.findings()).toContainText('no clack');
+  await page.getByRole('button', { name: /^Bend the arm (in|out) by/ }).click();
+  await expect(bench.findings()).toContainText('Blade ticks on the head, as intended');
+  await bench.unit('Flanged rivet').click();
+  await page.getByRole('combobox', { name: 'How it sits on the wire' }).selectOption('crimped');
+  await expect(bench.findings()).toContainText('Rivet crimped: the blade rubs on it');
+  await bench.put(/Keel head/, 'Push a skirt on', 'skirt-one-white');
+  await expect(bench.findings().getByRole('heading')).toContainText('all in order');
+
+  // Another inch in it drags, and says so; undo brings the tick back.
+  const bend = page.getByRole('slider', { name: 'Bend 1 of the wire' });
+  await bend.focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowDown');
+  await expect(bench.faults()).toContainText(['Blade drags on the head']);
+  for (let i = 0; i < 3; i++) await bench.button('Undo').click();
+  await expect(bench.faults()).toHaveCount(0);
+});
+
+test('a bend is drawn round by hand and by touch, as one change each, and survives a reload', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=stolk-kettle');
+  const bend = page.getByRole('slider', { name: 'Bend 2 of the wire' });
+  const angle = async () => Number(await bend.getAttribute('aria-valuenow'));
+  const before = await angle();
+  const grip = await bend.locator('circle').last().boundingBox();
+  if (!grip) throw new Error('the bend has a handle');
+  await page.mouse.move(grip.x + 6, grip.y + 6);
+  await page.mouse.down();
+  for (let i = 1; i <= 8; i++) await page.mouse.move(grip.x + 6, grip.y + 6 - i * 3);
+  await page.mouse.up();
+  await expect.poll(angle).toBeGreaterThan(before + 15);
+  const drawn = await angle();
+  await bench.saved();
+  await page.reload();
+  await expect.poll(angle).toBe(drawn);
+  await bench.button('Undo').click();
+  await expect.poll(angle).toBe(before);
+  // The same on its slider beside the drawing.
+  await bench.unit('line tie').click();
+  const slider = page.getByRole('slider', { name: 'Bend of the line tie' });
+  await slider.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(angle).toBe(before + 1);
+});
+
+test('a version is kept, compared, gone back to; the lure starts another as a copy', async ({ bench, page }) => {
+  await bench.open('/bench?lure=stolk-kettle');
+  const versions = page.getByRole('region', { name: 'Versions' });
+  await versions.getByRole('textbox').fill('Big beat');
+  await versions.getByRole('button', { name: 'Keep' }).click();
+  await bench.swap('Colorado blade #5', 'blade-indiana-k4');
+  await versions.getByRole('button', { name: 'Compare with Big beat' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Big beat, and now' });
+  await expect(sheet.getByTestId('differences')).toContainText('Colorado blade #5 became Indiana blade #4');
+  await expect(sheet.getByRole('img', { name: /in outline over it/ })).toBeVisible();
+  const results = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+  expect(results.violations.map(({ id }) => id)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await versions.getByRole('button', { name: 'Go back to Big beat' }).click();
+  await expect(bench.unit('Colorado blade #5')).toBeVisible();
+  await bench.fromFileMenu('Start from a copy of this one');
+  await expect(bench.name()).toHaveValue('Stolk Kettle, copy');
+});
+
+test('lures are chosen by their drawings, with keys; a bank card sets the true size', async ({ bench, page }) => {
+  await bench.open();
+  await bench.button('Lures').click();
+  await page.getByRole('menuitem', { name: /All 10, with their drawings/ }).click();
+  const sheet = page.getByRole('dialog', { name: 'Your lures' });
+  await expect(sheet.locator('li canvas').first()).toBeVisible();
+  await sheet.getByRole('combobox', { name: 'Kind' }).selectOption('Buzzbait');
+  await expect(sheet.getByRole('listitem')).toHaveCount(2);
+  const results = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+  expect(results.violations.map(({ id }) => id)).toEqual([]);
+  await sheet.getByRole('textbox', { name: 'Find by name' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(bench.name()).toHaveValue('Asp Pair');
+
+  await bench.button('Show at true size').click();
+  const card = page.getByTestId('card');
+  await page.getByRole('slider', { name: 'Size of the drawn card' }).fill('4');
+  const box = await card.boundingBox();
+  expect(box?.width).toBeCloseTo(85.6 * 4, 0);
+  expect(box?.height).toBeCloseTo(53.98 * 4, 0);
+  await page.getByRole('button', { name: /show the lure at true size/ }).click();
+  await expect(page.getByTestId('elevation')).toHaveAttribute('data-px-per-mm', '4');
+  await page.reload();
+  await expect(page.getByTestId('elevation')).toHaveAttribute('data-px-per-mm', '4');
+  await bench.button('Shown at true size').click();
+  await expect(page.getByTestId('elevation')).not.toHaveAttribute('data-px-per-mm', '4');
+});
+
+test('a bending template is looked at and kept as SVG, DXF and PDF', async ({ bench, page }) => {
+  await bench.open('/bench?lure=stolk-kettle');
+  await bench.saved();
+  await page.goto('/sheet?lure=stolk-kettle&show=template');
+  await expect(page.getByRole('heading', { name: 'Stolk Kettle: bending template' })).toBeVisible();
+  for (const [button, name, begins] of [
+    ['Save as SVG', 'stolk-kettle-template-a4.svg', '<?xml'],
+    ['Save as DXF', 'stolk-kettle-template.dxf', '0'],
+    ['Save as PDF', 'stolk-kettle-template-a4.pdf', '%PDF-1.7'],
+  ] as const) {
+    const file = await bench.exported(() => page.getByRole('button', { name: button }).click());
+    expect(file.name).toBe(name);
+    expect(file.text.trimStart().startsWith(begins)).toBe(true);
+  }
+});
