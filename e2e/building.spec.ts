@@ -78,7 +78,7 @@ test('from nothing to a spinner without faults, its lengths and its file', async
   expect(await bench.rate()).toBeGreaterThan(5);
   await bench.saved();
   const { name, text } = await bench.exported();
-  expect(name).toBe('new-spinner.mazurka.json');
+  expect(name).toBe('new-inline-spinner.mazurka.json');
   expect(JSON.parse(text)).toMatchObject({ lure: { name: 'Okkel Lark' } });
 });
 

@@ -84,7 +84,8 @@ test('drawing, string and rule share one true scale', async ({ bench, page }) =>
     const ratio = canvas.width / canvas.clientWidth;
     const [box, stage] = [body.getBoundingClientRect(), canvas.getBoundingClientRect()];
     const y = Math.round((box.top + box.height / 2 - stage.top - 2.6 * pxPerMm) * ratio);
-    const { data } = context.getImageData(0, y, canvas.width, 1);
+    const from = Math.round((box.left - stage.left) * ratio);
+    const { data } = context.getImageData(from, y, Math.round(box.width * ratio), 1);
     let inked = 0;
     for (let x = 3; x < data.length; x += 4) if ((data[x] ?? 0) > 128) inked++;
     return inked / ratio;

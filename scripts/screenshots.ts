@@ -68,6 +68,44 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('option', { name: /Willow/ }).click();
     },
   },
+  { name: 'bait', then: choose('Torvane Lanes') },
+  { name: 'buzz', then: choose('Lommer Clapper') },
+  {
+    name: 'new-lure',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Lures' }).click();
+      await page.getByRole('menuitem', { name: 'Start a new lure' }).click();
+    },
+  },
+  {
+    name: 'lures',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Lures' }).click();
+      await page.getByRole('menuitem', { name: /with their drawings/ }).click();
+      await page.locator('li canvas').first().waitFor();
+    },
+  },
+  {
+    name: 'compare',
+    then: async (page) => {
+      await choose('Torvane Lanes')(page);
+      await page.getByRole('option', { name: /Willow blade/ }).click();
+      await page.getByRole('button', { name: 'Swap this part' }).click();
+      await take(page, 'blade-colorado-k4');
+      const bend = page.getByRole('slider', { name: 'Bend 2 of the wire' });
+      await bend.focus();
+      for (let i = 0; i < 2; i++) await page.keyboard.press('Shift+ArrowUp');
+      await page.getByRole('button', { name: 'Compare with As first fished' }).click();
+    },
+  },
+  {
+    name: 'template',
+    height: 1000,
+    then: async (page) => {
+      await page.goto(`${base}/sheet?lure=stolk-kettle&show=template`);
+      await page.getByTestId('page').waitFor();
+    },
+  },
   {
     name: 'own-blade',
     then: async (page) => {
