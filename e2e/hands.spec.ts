@@ -129,6 +129,7 @@ test.describe('by touch, at 390 px', () => {
 });
 
 test('axe finds nothing: light, dark, with a fault, with the picker open', async ({ bench, page }) => {
+  test.slow();
   await bench.open();
   await expect(page.locator('path.recharts-curve').first()).toBeVisible();
   await axe(page);

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { demoLure, part } from '@/testing/lures';
 import { partsFileProblemWords } from '@/words/problem-words';
 import { CATALOGUE } from '../core/parts/catalogue';
@@ -18,7 +18,7 @@ import { readLastDrawn, writeLastDrawn } from './last-drawn';
 import { LureStore } from './lure-store';
 import { PartsStore } from './parts-store';
 import { RulesStore } from './rules-store';
-import { USUAL_SETTINGS } from './settings';
+import { settingsSchema, USUAL_SETTINGS } from './settings';
 
 let names = 0;
 const opened: Dexie[] = [];
@@ -188,6 +188,61 @@ describe('what an earlier Mazurka wrote', () => {
     const read = value(await store.read(lureIdSchema.parse(now.id)));
     expect(read).toEqual({ rev: 3, history: startHistory(now) });
     expect((await database.lures.get('spoiled'))?.history).toBe('gnawed');
+  });
+});
+
+describe('the shelf', () => {
+  it('lists hundreds of lures without opening one, follows every write, and loses none to a missing entry', async () => {
+    const { database } = open();
+    let clock = 0;
+    const store = new LureStore(database, () => ++clock);
+    const many = Array.from({ length: 300 }, (_, i) => ({
+      ...demoLure('stolk-kettle'),
+      id: lureIdSchema.parse(`kettle-${i}`),
+      name: `Kettle ${i}`,
+    }));
+    value(await store.seed(many));
+    const opened = vi.spyOn(database.lures, 'get');
+    const list = value(await store.list());
+    expect(list).toHaveLength(300);
+    expect(opened).not.toHaveBeenCalled();
+    opened.mockRestore();
+
+    const open5 = value(await store.read(lureIdSchema.parse('kettle-5')));
+    const renamed = value(
+      await store.perform(open5, { do: 'change', code: 'rename', edits: [{ kind: 'rename', name: 'First now' }] }),
+    );
+    expect(value(await store.list())[0]).toMatchObject({ name: 'First now', rev: 2 });
+    const row = value(await store.remove(lureIdSchema.parse('kettle-5')));
+    expect(value(await store.list())).toHaveLength(299);
+    if (row) value(await store.putBack(row));
+    expect(value(await store.list()).some(({ id }) => id === 'kettle-5')).toBe(true);
+    expect(renamed.outcome).toBe('done');
+
+    await database.shelf.delete('kettle-7');
+    expect(value(await store.list()).some(({ id }) => id === 'kettle-7')).toBe(false);
+    expect(value(await store.damaged(() => Promise.resolve()))).toEqual([]);
+    expect(value(await store.list()).some(({ id }) => id === 'kettle-7')).toBe(true);
+  });
+
+  it('gives a lure’s build for its picture, and names a damaged one', async () => {
+    const { database } = open();
+    const store = new LureStore(database, () => 1);
+    value(await store.seed([demoLure('asp-pair')]));
+    expect(value(await store.readBuild(lureIdSchema.parse('asp-pair')))).toEqual(demoLure('asp-pair').build);
+    const gone = await store.readBuild(lureIdSchema.parse('nobody'));
+    expect(gone).toMatchObject({ ok: false, failure: { code: 'damaged' } });
+  });
+
+  it('settings of an earlier Mazurka keep what they said; what is new has its usual', () => {
+    const { screenPxPerMm, trueSize, ...earlier } = USUAL_SETTINGS;
+    expect(settingsSchema.parse({ ...earlier, system: 'trade' })).toEqual({
+      ...earlier,
+      system: 'trade',
+      screenPxPerMm,
+      trueSize,
+    });
+    expect(settingsSchema.safeParse({ ...USUAL_SETTINGS, screenPxPerMm: -1 }).success).toBe(false);
   });
 });
 

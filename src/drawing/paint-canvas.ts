@@ -20,9 +20,13 @@ export function traceThings(canvas: CanvasRenderingContext2D, things: readonly D
     inPlace(canvas, thing, () => {
       canvas.strokeStyle = colour;
       for (const shape of thing.shapes) {
-        canvas.lineWidth = shape.fill === undefined ? Math.min(shape.strokeWidth ?? 0.3, 0.4) : 0.3;
+        // Strands and wire are lines already: many of them, so they are traced lightly.
+        const isLine = shape.fill === undefined;
+        canvas.globalAlpha = isLine ? 0.45 : 0.9;
+        canvas.lineWidth = isLine ? 0.16 : 0.3;
         canvas.stroke(wayOf(shape));
       }
+      canvas.globalAlpha = 1;
     });
   }
 }

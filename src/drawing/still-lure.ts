@@ -29,42 +29,28 @@ export function stillLure(build: Build): StillLure {
 }
 
 /** Paints it on a canvas already scaled to millimetres about the lure's own origin. */
-export function paintStill(canvas: CanvasRenderingContext2D, { layout, motions, things }: StillLure): void {
-  const blades = motions
-    .flatMap((motion) => turningThings(motion, linePose(layout, motion.line), 1))
-    .map((thing) => new TurningBlade(thing, STOPPED_RAD));
-  const near: TurningBlade[] = [];
-  for (const blade of blades) {
-    if (blade.isNear()) near.push(blade);
-    else blade.paint(canvas, canvas);
-  }
-  paintThings(canvas, things);
-  for (const blade of near) blade.paint(canvas, canvas);
+export function paintStill(canvas: CanvasRenderingContext2D, lure: StillLure): void {
+  const blades = stopped(lure);
+  for (const blade of blades) if (!blade.isNear()) blade.paint(canvas, canvas);
+  paintThings(canvas, lure.things);
+  for (const blade of blades) if (blade.isNear()) blade.paint(canvas, canvas);
 }
 
-/** Its outlines alone, in one colour. */
-export function traceStill(
-  canvas: CanvasRenderingContext2D,
-  { layout, motions, things }: StillLure,
-  colour: string,
-): void {
-  traceThings(canvas, things, colour);
-  canvas.strokeStyle = colour;
-  canvas.lineWidth = 0.3;
-  for (const { line, holeM, dropM, reachM, spreadRad } of motions) {
-    const { xMm, yMm, turnRad } = linePose(layout, line);
-    canvas.save();
-    canvas.translate(xMm, yMm);
-    canvas.rotate(turnRad);
-    canvas.beginPath();
-    const tip = [(holeM + reachM * Math.cos(spreadRad)) * 1000, (dropM + reachM * Math.sin(spreadRad)) * 1000] as const;
-    canvas.moveTo(tip[0], -tip[1]);
-    canvas.lineTo(holeM * 1000, 0);
-    canvas.lineTo(tip[0], tip[1]);
-    canvas.stroke();
-    canvas.restore();
-  }
+function stopped({ layout, motions }: StillLure): TurningBlade[] {
+  return motions
+    .flatMap((motion) => turningThings(motion, linePose(layout, motion.line), 1))
+    .map((thing) => new TurningBlade(thing, STOPPED_RAD));
 }
+
+/** Its outlines in one colour, its blades as shadows. */
+export function traceStill(canvas: CanvasRenderingContext2D, lure: StillLure, colour: string): void {
+  traceThings(canvas, lure.things, colour);
+  canvas.globalAlpha = SHADOW;
+  for (const blade of stopped(lure)) blade.paint(canvas, canvas);
+  canvas.globalAlpha = 1;
+}
+
+const SHADOW = 0.3;
 
 export interface Frame {
   readonly widthPx: number;

@@ -34,13 +34,12 @@ export interface BuildSheetInput {
 const MARGIN_MM = 13;
 const LARGEST_TEXT_MM = 3.3;
 const SMALLEST_TEXT_MM = 1.45;
+const SIZE_ROUNDS = 5;
 const LEADING = 1.32;
 const GUTTER_MM = 8;
 /** Of the width, for the parts; the rest is for the work. */
 const PARTS_SHARE = 0.44;
 const CAUTION = '#8a1c12';
-
-/** The bar's length, which a test measures in the PDF. */
 
 export function buildSheet(input: BuildSheetInput, measure: Measure): Page {
   const { lure, paper } = input;
@@ -48,9 +47,18 @@ export function buildSheet(input: BuildSheetInput, measure: Measure): Page {
   const head = heading(input, measure);
   const drawing = drawn(input, head.endsMm);
   const room = heightMm - MARGIN_MM;
-  let body = columns(input, drawing.endsMm, LARGEST_TEXT_MM, measure);
-  for (let size = LARGEST_TEXT_MM; body.endsMm > room && size > SMALLEST_TEXT_MM; size -= 0.1) {
-    body = columns(input, drawing.endsMm, size, measure);
+  const set = (sizeMm: number) => columns(input, drawing.endsMm, sizeMm, measure);
+  let body = set(LARGEST_TEXT_MM);
+  // As large as leaves all on the page, halving between the smallest and the largest.
+  if (body.endsMm > room) {
+    let [fits, tooLarge] = [SMALLEST_TEXT_MM, LARGEST_TEXT_MM];
+    body = set(fits);
+    for (let round = 0; round < SIZE_ROUNDS; round++) {
+      const size = (fits + tooLarge) / 2;
+      const tried = set(size);
+      if (tried.endsMm > room) tooLarge = size;
+      else [fits, body] = [size, tried];
+    }
   }
   return { paper, title: `${lure.name}, build sheet`, marks: [...head.marks, ...drawing.marks, ...body.marks] };
 }

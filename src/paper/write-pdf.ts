@@ -40,8 +40,17 @@ export async function pdfMeasure(files: FontFiles): Promise<Measure> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   const fonts = await embed(pdf, files);
-  return (text, sizeMm, weight) =>
-    runs(text, fonts[weight]).reduce((sum, { text: run, font }) => sum + font.widthOfTextAtSize(run, sizeMm), 0);
+  // A width grows with the size of its type: each text is measured once.
+  const known = new Map<string, number>();
+  return (text, sizeMm, weight) => {
+    const key = `${weight} ${text}`;
+    let perMm = known.get(key);
+    if (perMm === undefined) {
+      perMm = runs(text, fonts[weight]).reduce((sum, { text: run, font }) => sum + font.widthOfTextAtSize(run, 1), 0);
+      known.set(key, perMm);
+    }
+    return perMm * sizeMm;
+  };
 }
 
 async function embed(pdf: PDFDocument, files: FontFiles): Promise<Fonts> {

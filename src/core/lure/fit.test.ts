@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { edited, itemId, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { edited, itemId, on, part, plainBait, plainBuzz, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { seatPart } from './editing';
 import { misfitWords } from '../../words/fit-words';
 import { LAKE_WATER } from '../hydro/water';
 import { CATALOGUE } from '../parts/catalogue';
@@ -12,8 +13,22 @@ import { misfitsInPlace, placementEdits, type Placement } from './placement';
 import { effectOf, weigh } from './weigh';
 
 const sound = plainSpinner();
+const wired = edited(plainBait(), seatPart(plainBait().build, part('ring-k1'), { on: 'tie' }));
+const stung = edited(wired, seatPart(wired.build, part('hook-stinger-1-0'), on('hook-1', 'hung')));
+const buzzed = plainBuzz();
 const swap = (item: string): Placement => ({ put: 'swap', item: itemId(item) });
-const KINDS_FOR: readonly (readonly [string, Placement, readonly PartKind[]])[] = [
+type Case = readonly [name: string, placement: Placement, kinds: readonly PartKind[], start?: Lure];
+
+const KINDS_FOR: readonly Case[] = [
+  ['swivel at the end of an arm', swap('swivel-1'), ['swivel'], wired],
+  ['ring behind a swivel', swap('splitRing-1'), ['splitRing'], wired],
+  ['blade behind a swivel', swap('blade-1'), ['blade'], wired],
+  ['ring over the tie', swap('splitRing-2'), ['splitRing'], wired],
+  ['skirt on its collar', swap('skirt-1'), ['skirt'], wired],
+  ['stinger', swap('hook-2'), ['hook'], stung],
+  ['bead on an arm', { put: 'thread', index: 1 }, ['bead', 'sleeve'], wired],
+  ['buzz blade', swap('deltaBlade-1'), ['deltaBlade'], buzzed],
+  ['rivet', swap('rivet-1'), ['rivet'], buzzed],
   ['blade', swap('blade-1'), ['blade']],
   ['clevis', swap('clevis-1'), ['clevis']],
   ['ring', swap('splitRing-1'), ['splitRing']],
@@ -37,29 +52,32 @@ function stretched(kinds: readonly PartKind[], by: number): Part[] {
 }
 
 describe('what fits', () => {
-  it.each(KINDS_FOR)('for a %s, the choice and the finished lure say the same', (_, placement, kinds) => {
-    let [fits, misses] = [0, 0];
-    for (const by of [0.55, 0.8, 1, 1.3, 1.9]) {
-      const parts = stretched(kinds, by);
-      const answers = misfitsInPlace(sound.build, placement, parts);
-      parts.forEach((each, i) => {
-        const said = (answers[i] ?? []).map(({ code }) => code);
-        const lure = edited(sound, ...placementEdits(sound.build, placement, each));
-        const found = misfitFindings(lure);
-        const before = misfitFindings(sound);
-        const isNew = found.filter((code) => !before.includes(code));
-        if (said.length === 0) {
-          fits++;
-          expect(isNew).toEqual([]);
-        } else {
-          misses++;
-          expect(found).toEqual(expect.arrayContaining([said[0]]));
-        }
-      });
-    }
-    expect(fits).toBeGreaterThan(0);
-    expect(misses).toBeGreaterThan(0);
-  });
+  it.each(KINDS_FOR.map((each) => [each[0], each] as const))(
+    'for a %s, the choice and the finished lure say the same',
+    (_, [, placement, kinds, start = sound]) => {
+      let [fits, misses] = [0, 0];
+      for (const by of [0.55, 0.8, 1, 1.3, 1.9]) {
+        const parts = stretched(kinds, by);
+        const answers = misfitsInPlace(start.build, placement, parts);
+        parts.forEach((each, i) => {
+          const said = (answers[i] ?? []).map(({ code }) => code);
+          const lure = edited(start, ...placementEdits(start.build, placement, each));
+          const found = misfitFindings(lure);
+          const before = misfitFindings(start);
+          const isNew = found.filter((code) => !before.includes(code));
+          if (said.length === 0) {
+            fits++;
+            expect(isNew).toEqual([]);
+          } else {
+            misses++;
+            expect(found).toEqual(expect.arrayContaining([said[0]]));
+          }
+        });
+      }
+      expect(fits).toBeGreaterThan(0);
+      expect(misses).toBeGreaterThan(0);
+    },
+  );
 
   const MISFITS: readonly Misfit['code'][] = [
     'boreTooTight',
@@ -69,6 +87,9 @@ describe('what fits', () => {
     'eyeTooSmall',
     'loopTooSmall',
     'ringTooSmall',
+    'ringTooLarge',
+    'bandTooLoose',
+    'bandTooTight',
   ];
 
   function misfitFindings(lure: Lure): string[] {
@@ -117,12 +138,12 @@ describe('what a part would do', () => {
         fc.constantFrom(...KINDS_FOR),
         fc.nat(100),
         fc.double({ min: 0.3, max: 1.5, noNaN: true }),
-        ([, placement, kinds], pick, speedMps) => {
+        ([, placement, kinds, start = sound], pick, speedMps) => {
           const parts = CATALOGUE.filter(({ kind }) => kinds.includes(kind));
           const each = parts[pick % parts.length];
           if (!each) throw new Error('the catalogue has parts of every kind');
-          const [effect] = weigh(sound, placement, [each], LAKE_WATER, speedMps);
-          const lure = edited(sound, ...placementEdits(sound.build, placement, each));
+          const [effect] = weigh(start, placement, [each], LAKE_WATER, speedMps);
+          const lure = edited(start, ...placementEdits(start.build, placement, each));
           const station = placement.put === 'swap' ? placement.item : null;
           expect(effect).toEqual(effectOf(lure, station, LAKE_WATER, speedMps));
         },

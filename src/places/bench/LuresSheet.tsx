@@ -61,8 +61,12 @@ function LureList({ lures, onClose }: { readonly lures: readonly ShelfEntry[]; r
     event.preventDefault();
     const at = event.target instanceof HTMLElement ? Number(event.target.dataset.row ?? -1) : -1;
     const next = Math.min(shown.length - 1, Math.max(0, at + by));
+    const rowAt = () => scroller.current?.querySelector<HTMLElement>(`[data-row="${next}"]`);
     rows.scrollToIndex(next);
-    requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-row="${next}"]`)?.focus());
+    // A row in sight takes the focus at once, so that the next key finds it there.
+    const row = rowAt();
+    if (row) row.focus({ preventScroll: true });
+    else requestAnimationFrame(() => rowAt()?.focus());
   };
   return (
     <>

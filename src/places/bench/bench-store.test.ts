@@ -7,8 +7,18 @@ import { takeOff, threadParts } from '@/core/lure/editing';
 import { writeLureFile } from '@/core/lure/lure-file';
 import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
-import { pick, useBench } from './bench-state';
-import { drawingStands, change, changeSettings, openLure, perform, saveWhole, startBench } from './bench-store';
+import { bendTo } from '@/core/lure/bending';
+import { pick, showDraft, useBench } from './bench-state';
+import {
+  drawingStands,
+  change,
+  changeSettings,
+  doDraft,
+  openLure,
+  perform,
+  saveWhole,
+  startBench,
+} from './bench-store';
 import { duplicateLure, importLureText, removeOpenLure, startNewLure } from './shelf';
 
 const state = () => useBench.getState();
@@ -126,6 +136,32 @@ describe('the open lure', () => {
     rename('And on');
     await saved();
     expect(await storedName()).toBe('And on');
+  });
+});
+
+describe('a change under the hand', () => {
+  const bend = (angleRad: number) => {
+    const { carrier } = lure().build;
+    return carrier.kind === 'bentWire' ? bendTo(carrier, 3, angleRad) : [];
+  };
+
+  it('is shown, not done; let go it is one change; dropped it leaves nothing', async () => {
+    await openLure('stolk-kettle' as LureId);
+    const before = lure();
+    for (const angle of [-2.7, -2.6, -2.5]) showDraft(bend(angle));
+    expect(lure()).toBe(before);
+    expect(state().draft?.lure.build.carrier).toMatchObject({ sections: { 3: { angleRad: -2.5 } } });
+    expect(doDraft('bend')).toBe(true);
+    expect(state().draft).toBeNull();
+    expect(state().history?.past).toHaveLength(1);
+    await saved();
+    showDraft(bend(-2.2));
+    showDraft([]);
+    expect(state().draft).toBeNull();
+    expect(doDraft('bend')).toBe(false);
+    perform({ do: 'undo' });
+    expect(lure().build).toEqual(before.build);
+    await saved();
   });
 });
 

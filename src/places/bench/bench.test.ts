@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { edited, itemId, part, plainSpinner, spinner } from '@/testing/lures';
+import { edited, itemId, part, plainBait, plainSpinner, spinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
 import { USUAL_SETTINGS } from '@/data/settings';
@@ -41,6 +41,71 @@ describe('the string', () => {
       'bead-1',
       'clevis-1 aft',
     ]);
+  });
+});
+
+describe('what can be done to a bait', () => {
+  const bare = plainBait();
+  const units = stringUnits(bare.build);
+  const deedsFor = (key: string) => {
+    const aims: PickerAim[] = [];
+    const unit = units.find((each) => each.key === key) ?? null;
+    const deeds = partDeeds(unit, units, bare.build, (aim) => aims.push(aim));
+    for (const { word } of deeds.holds) deeds.hold(word);
+    return { deeds, holds: deeds.holds.map(({ word }, i) => [word, aims[i]?.kinds.join(' ')]) };
+  };
+
+  it('stands in the string from its head along its arm to what hangs at its end', () => {
+    expect(units.map(({ key }) => key)).toEqual([
+      'nose',
+      'head-1',
+      'hook-1',
+      'skirt-1',
+      'skirtLayer-1',
+      'skirtLayer-2',
+      'tie',
+      'bead-1',
+      'tail',
+      'swivel-1',
+      'splitRing-1',
+      'blade-1',
+    ]);
+  });
+
+  it('offers each thing in the words of the work, and nothing where there is no room', () => {
+    expect(deedsFor('nose').holds).toEqual([]);
+    expect(deedsFor('head-1').holds).toEqual([]);
+    expect(deedsFor('tie').holds).toEqual([['Force a ring over it', 'splitRing']]);
+    expect(deedsFor('hook-1').holds).toEqual([
+      ['Hang a stinger', 'hook'],
+      ['Tie on it', 'dressing keeper'],
+      ['Push a trailer on', 'trailer'],
+    ]);
+    expect(deedsFor('skirt-1').holds).toEqual([
+      ['Tie on it', 'softWire'],
+      ['Pull a strip in', 'skirtLayer'],
+    ]);
+    expect(deedsFor('swivel-1').holds).toEqual([]);
+    expect(deedsFor('splitRing-1').holds).toEqual([['Hang on it', 'blade splitRing hook swivel body']]);
+    const headless = edited(bare, takeOff(bare.build, itemId('head-1')));
+    const bareUnits = stringUnits(headless.build);
+    const nose = bareUnits.find(({ key }) => key === 'nose') ?? null;
+    expect(partDeeds(nose, bareUnits, headless.build, vi.fn()).holds).toMatchObject([{ word: 'Cast a head on' }]);
+  });
+
+  it('threads along the arm between the tie and its end, and swaps the wire for wire or a frame', () => {
+    const inserts = (key: string) => {
+      const { deeds } = deedsFor(key);
+      return [deeds.canInsertBefore, deeds.canInsertAfter];
+    };
+    expect(inserts('tie')).toEqual([false, true]);
+    expect(inserts('bead-1')).toEqual([true, true]);
+    expect(inserts('tail')).toEqual([true, false]);
+    expect(inserts('blade-1')).toEqual([false, false]);
+    const aims: PickerAim[] = [];
+    const tie = units.find(({ key }) => key === 'tie') ?? null;
+    partDeeds(tie, units, bare.build, (aim) => aims.push(aim)).swap();
+    expect(aims).toEqual([{ placement: { put: 'wire' }, kinds: ['frame', 'wire'] }]);
   });
 });
 
