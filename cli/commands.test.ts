@@ -106,6 +106,34 @@ describe('the core for scripts', () => {
   });
 });
 
+describe('baits for scripts', () => {
+  it('a tandem has two blades, nose first, with their bands; a buzzbait one', () => {
+    const tandem = run('predict', ['demo:torvane-lanes'], { speed: '0.8' }) as {
+      at: { outcome: string; blades: { station: string; rate_hz: number; rate_hz_spread: [number, number] }[] }[];
+    };
+    expect(tandem.at[0]?.outcome).toBe('turning');
+    expect(tandem.at[0]?.blades.map(({ station }) => station)).toEqual(['blade-1', 'blade-2']);
+    for (const {
+      rate_hz: rate,
+      rate_hz_spread: [low, high],
+    } of tandem.at[0]?.blades ?? []) {
+      expect(low).toBeLessThan(rate);
+      expect(high).toBeGreaterThan(rate);
+    }
+    const buzz = run('predict', ['demo:lommer-clapper'], { speed: '0.8' }) as { at: { blades: unknown[] }[] };
+    expect(buzz.at[0]?.blades).toHaveLength(1);
+  });
+
+  it('lengths name wire, strips and spacers; findings the contact that is meant', () => {
+    const of = (lure: string) => (run('lengths', [lure]) as { of: string }[]).map((each) => each.of);
+    expect(of('demo:stolk-kettle')).toEqual(['wire', 'spacer']);
+    expect(of('demo:torvane-lanes')).toEqual(expect.arrayContaining(['spacer', 'skirtLayer']));
+    const found = run('findings', ['demo:lommer-clapper']) as { code: string; severity: string }[];
+    expect(found.some(({ code }) => code === 'intendedContact')).toBe(true);
+    expect(found.every(({ severity }) => severity === 'good')).toBe(true);
+  });
+});
+
 describe('the demo scenario', () => {
   it('hangs together: its makers make the parts, its lures differ in more than colour', () => {
     const makers = new Set(CATALOGUE.map(({ maker }) => maker));

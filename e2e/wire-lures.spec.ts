@@ -182,3 +182,103 @@ test('a bending template is looked at and kept as SVG, DXF and PDF', async ({ be
     expect(file.text.trimStart().startsWith(begins)).toBe(true);
   }
 });
+
+test('what the hand does to each piece: set beside the drawing, shown, undone', async ({ bench, page }) => {
+  test.slow();
+  await bench.open('/bench?lure=torvane-lanes');
+  const piece = page.getByRole('region', { name: 'Picked part' });
+  const undo = () => bench.button('Undo').click();
+
+  await bench.unit(/Ball-bearing swivel/).click();
+  const condition = piece.getByRole('combobox', { name: /Condition/ });
+  await expect(page.getByTestId('rate blade-2')).toBeVisible();
+  // A willow has little to turn a gritty swivel with.
+  await condition.selectOption('gritty');
+  await expect(page.getByTestId('still blade-2')).toContainText('Does not turn');
+  await undo();
+  await expect(page.getByTestId('rate blade-2')).toBeVisible();
+
+  await bench.unit('Skirt band').click();
+  await piece.getByRole('button', { name: 'Leave the tips even' }).click();
+  await expect(bench.findings()).toContainText('Strands lie over the kicking tail');
+  await page.getByRole('button', { name: 'Thin the tips unevenly by hand' }).click();
+  await expect(bench.findings()).not.toContainText('Strands lie over');
+  await expect(bench.findings()).toContainText('Long side of the skirt to the tail');
+  await piece.getByRole('button', { name: 'Turn the long side to the nose' }).click();
+  await expect(bench.findings()).toContainText('Long side of the skirt to the nose');
+  const collar = piece.getByRole('slider', { name: /Collar along the strands/ });
+  await collar.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(collar).toHaveAttribute('aria-valuetext', '31 %');
+
+  await bench.unit(/Paddle tail/).click();
+  const crooked = piece.getByRole('slider', { name: 'Threaded off straight' });
+  await crooked.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+  await expect(bench.findings()).toContainText('Trailer threaded crooked');
+  await page.getByRole('button', { name: 'Thread it again, dead straight' }).click();
+  await expect(bench.findings()).toContainText('Trailer threaded straight');
+
+  await bench.unit('Spacer tube').click();
+  await piece.getByRole('button', { name: 'Slide it off the end again' }).click();
+  await expect(bench.faults()).toContainText(['End loop open']);
+  await page.getByRole('button', { name: 'Close the loop with pliers' }).click();
+  await expect(bench.faults()).toHaveCount(0);
+  await bench.unit(/end of the arm/).click();
+  await expect(piece.getByRole('button', { name: 'Open the loop' })).toBeVisible();
+
+  await bench.unit('line tie').click();
+  const twist = piece.getByRole('slider', { name: 'Twisted out of flat' }).last();
+  await twist.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
+  await expect(bench.faults()).toContainText(['The bend is twisted']);
+  await page.getByRole('button', { name: 'Straighten the twisted bends' }).click();
+  await expect(bench.faults()).toHaveCount(0);
+  await bench.saved();
+});
+
+test('a stinger against the user’s own rule: told with its source, and taken off in one press', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=lommer-clapper');
+  await bench.put(/Long-shank hook/, 'Hang a stinger', 'hook-stinger-2-0');
+  await expect(bench.unit(/stinger hook/)).toBeVisible();
+  await expect(bench.faults()).toHaveCount(0);
+  await bench.fromFileMenu('Your rules about hooks');
+  await page.getByLabel('Water or district it holds for').fill('Lake Hovna');
+  await page.getByLabel('Most hooks on a lure').fill('1');
+  await page.getByLabel('Where you read it').fill('board at the landing');
+  await page.getByLabel('On the day').fill('2031-09-14');
+  await page.getByRole('button', { name: 'Add this rule' }).click();
+  await page.keyboard.press('Escape');
+  await expect(bench.faults()).toHaveCount(1);
+  await expect(bench.faults()).toContainText('board at the landing');
+  await page.getByRole('button', { name: 'Take the stinger off' }).click();
+  await expect(bench.faults()).toHaveCount(0);
+  await expect(bench.unit(/stinger hook/)).toHaveCount(0);
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a bait is picked, bent and put right with a finger', async ({ bench, page }) => {
+    await bench.open('/bench?lure=lommer-clapper');
+    const stage = page.getByTestId('elevation');
+    expect((await stage.boundingBox())?.width).toBeLessThanOrEqual(390);
+    await bench.unit('line tie').tap();
+    const bend = page.getByRole('slider', { name: 'Bend of the line tie' });
+    await bend.scrollIntoViewIfNeeded();
+    const before = Number(await bend.inputValue());
+    const box = await bend.boundingBox();
+    if (!box) throw new Error('the bend has a slider');
+    expect(box.height).toBeGreaterThanOrEqual(44);
+    await page.touchscreen.tap(box.x + box.width * 0.15, box.y + box.height / 2);
+    await expect.poll(async () => Number(await bend.inputValue())).not.toBe(before);
+    await bench.saved();
+    await bench.button('Undo').tap();
+    await expect.poll(async () => Number(await bend.inputValue())).toBe(before);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).toBeLessThanOrEqual(390);
+  });
+});

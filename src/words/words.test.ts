@@ -1,13 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId, part, plainSpinner } from '@/testing/lures';
+import { demoLure, edited, itemId, on, part, plainBait, plainSpinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { BLADE_PATTERNS } from '../core/parts/blade-pattern';
 import { CATALOGUE } from '../core/parts/catalogue';
 import { costOfChange } from '../core/lure/cost';
-import { applyEdits } from '../core/lure/edit';
+import { applyEdits, type Edit } from '../core/lure/edit';
 import { seatPart, takeOff, threadParts } from '../core/lure/editing';
 import { canThread } from '../core/lure/structure';
+import { differences } from '../core/lure/difference';
+import type { ItemState } from '../core/lure/item-state';
+import { degrees } from './angle-words';
+import { differenceWords } from './difference-words';
+import { stateWords } from './state-words';
 import { findings } from '../core/lure/findings';
 import { cutLengths } from '../core/lure/lengths';
 import { lureMass } from '../core/lure/mass';
@@ -192,5 +197,64 @@ describe('what a blade that does not turn says', () => {
       expect(partMeasures(blade, 'metric')[0]?.text.length).toBeGreaterThan(5);
     }
     expect(demoLure('hovna-lantern').name).toBe('Hovna Lantern');
+  });
+});
+
+describe('what was done to a piece, in words', () => {
+  const states: readonly [ItemState, RegExp | ''][] = [
+    [{ of: 'film', foldRad: 0 }, ''],
+    [{ of: 'film', foldRad: 0.5 }, /folded 29°/],
+    [{ of: 'hook', pinched: true }, /barb pinched/],
+    [{ of: 'hook', pinched: false }, ''],
+    [{ of: 'tube', cutLengthM: 0.012 }, ''],
+    [{ of: 'swivel', condition: 'free' }, ''],
+    [{ of: 'swivel', condition: 'gritty' }, /gritty/],
+    [{ of: 'skirt', collarAt: 0.3, tips: 'thinned' }, /tips thinned/],
+    [{ of: 'trailer', cutM: 0.01, rounded: true, crookedRad: 0 }, /cut short, rounded/],
+    [{ of: 'rivet', fixing: 'upset' }, /upset and filed/],
+    [{ of: 'sleeve', slidUp: true }, /slid up over the end/],
+    [{ of: 'deltaBlade', clacks: true }, /ticks on the head/],
+    [{ of: 'lock', turns: 1 }, /1 turn$/],
+    [{ of: 'lock', turns: 3 }, /3 turns/],
+  ];
+
+  it.each(states)('%o', (state, words) => {
+    if (words === '') expect(stateWords(state)).toBe('');
+    else expect(stateWords(state)).toMatch(words);
+  });
+
+  it('nothing done, nothing said', () => {
+    expect(stateWords(null)).toBe('');
+    expect(degrees(-0.01)).toBe('0.6°');
+    expect(degrees(1.2)).toBe('69°');
+  });
+});
+
+describe('what two versions differ in, in words', () => {
+  const lure = plainBait();
+  const words = (...edits: Edit[]) =>
+    SYSTEMS.map((system) =>
+      differences(lure.build, edited(lure, ...edits).build)
+        .map((each) => differenceWords(each, system))
+        .join('; '),
+    );
+
+  it('names what was put on, taken off, swapped, turned, handled and bent', () => {
+    for (const [edit, said] of [
+      [seatPart(lure.build, part('trailer-claw-55-rust'), on('hook-1', 'pushed')), /Single claw 55 put on/],
+      [takeOff(lure.build, itemId('skirt-1')), /Skirt band taken off/],
+      [{ kind: 'swapPart', item: itemId('blade-1'), part: part('blade-indiana-k4') }, /became Indiana blade #4/],
+      [{ kind: 'swapPart', item: itemId('skirtLayer-1'), part: part('strip-red') }, /white.* became .*red/],
+      [{ kind: 'adjust', item: itemId('skirt-1'), changes: { flipped: true } }, /Skirt band turned over/],
+      [
+        { kind: 'adjust', item: itemId('swivel-1'), changes: { state: { of: 'swivel', condition: 'rusty' } } },
+        /Crane swivel 7 rusty/,
+      ],
+      [{ kind: 'carrier', changes: { armM: 0.05 } }, /bent otherwise/],
+      [{ kind: 'carrier', changes: { tail: { form: 'plain' } } }, /ends of the wire/],
+      [threadParts(lure.build, part('bead-glass-4-amber'), 0), /Glass bead put on/],
+    ] as const satisfies readonly (readonly [Edit, RegExp])[]) {
+      for (const text of words(edit)) expect(text).toMatch(said);
+    }
   });
 });
