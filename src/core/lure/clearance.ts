@@ -17,7 +17,7 @@ import type { Hook } from '../parts/part';
 import type { Layout, PlacedOff } from './layout';
 import { tubeHoldsHook } from './lengths';
 import type { ItemId } from './lure';
-import { lineToOutline, outlineToOutline, type PlanePoint } from './plane';
+import { lineToOutline, outlineToOutline, toStretch, type PlanePoint } from './plane';
 import type { SpinSeat } from './spin-seats';
 import { pointOn, type Pose } from './wire-path';
 
@@ -181,7 +181,7 @@ function signedDistance(blade: readonly Meridian[], limb: readonly Meridian[]): 
     for (let i = 1; i < blade.length; i++) {
       const [a, b] = [blade[i - 1], blade[i]];
       if (!a || !b) continue;
-      nearest = Math.min(nearest, toSegment(point, a, b));
+      nearest = Math.min(nearest, toStretch(point.xM, point.radiusM, a.xM, a.radiusM, b.xM, b.radiusM));
       const [low, high] = a.radiusM < b.radiusM ? [a, b] : [b, a];
       if (point.radiusM < low.radiusM || point.radiusM > high.radiusM) continue;
       const share = (point.radiusM - low.radiusM) / (high.radiusM - low.radiusM || 1);
@@ -189,12 +189,4 @@ function signedDistance(blade: readonly Meridian[], limb: readonly Meridian[]): 
     }
   }
   return deepest < 0 ? deepest : nearest;
-}
-
-function toSegment(p: Meridian, a: Meridian, b: Meridian): number {
-  const [dx, dr] = [b.xM - a.xM, b.radiusM - a.radiusM];
-  const length2 = dx * dx + dr * dr;
-  const t = length2 === 0 ? 0 : ((p.xM - a.xM) * dx + (p.radiusM - a.radiusM) * dr) / length2;
-  const u = Math.min(1, Math.max(0, t));
-  return Math.hypot(p.xM - a.xM - u * dx, p.radiusM - a.radiusM - u * dr);
 }

@@ -45,10 +45,15 @@ function isInside({ xM, yM }: PlanePoint, outline: readonly PlanePoint[]): boole
   return inside;
 }
 
-function toSegment(p: PlanePoint, a: PlanePoint, b: PlanePoint): number {
-  const [dx, dy] = [b.xM - a.xM, b.yM - a.yM];
+/** The way from a point to a stretch of line, all as plain numbers: it stands in the innermost loops. */
+export function toStretch(px: number, py: number, ax: number, ay: number, bx: number, by: number): number {
+  const [dx, dy] = [bx - ax, by - ay];
   const length2 = dx * dx + dy * dy;
-  const t = length2 === 0 ? 0 : ((p.xM - a.xM) * dx + (p.yM - a.yM) * dy) / length2;
+  const t = length2 === 0 ? 0 : ((px - ax) * dx + (py - ay) * dy) / length2;
   const u = Math.min(1, Math.max(0, t));
-  return Math.hypot(p.xM - a.xM - u * dx, p.yM - a.yM - u * dy);
+  return Math.hypot(px - ax - u * dx, py - ay - u * dy);
+}
+
+function toSegment(p: PlanePoint, a: PlanePoint, b: PlanePoint): number {
+  return toStretch(p.xM, p.yM, a.xM, a.yM, b.xM, b.yM);
 }
