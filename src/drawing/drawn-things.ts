@@ -1,7 +1,8 @@
 /** The side elevation of a build as shapes: everything but the turning blades and their clevises, which move. */
 import { eyeLengthM } from '../core/parts/hook-form';
 import { isBored } from '../core/parts/profile';
-import type { Layout, Line, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/layout';
+import type { Layout } from '../core/lure/layout';
+import type { Line, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/placed';
 import { stateOf } from '../core/lure/item-state';
 import { childrenOf, wireEnd, type Build, type End, type Item, type ItemId } from '../core/lure/lure';
 import { skirtForm } from '../core/lure/skirt-form';

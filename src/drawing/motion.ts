@@ -3,7 +3,7 @@ import { DELTA_COEFFICIENTS } from '../core/hydro/delta-blade';
 import { filmSpread, FILM_COEFFICIENTS } from '../core/hydro/film-blade';
 import { referenceCoefficients } from '../core/hydro/spin-blade';
 import { stateOf } from '../core/lure/item-state';
-import type { Line } from '../core/lure/layout';
+import type { Line } from '../core/lure/placed';
 import type { ItemId } from '../core/lure/lure';
 import type { DeltaSeat, FilmSeat, SpinSeat } from '../core/lure/spin-seats';
 import { PATTERNS } from '../core/parts/blade-pattern';

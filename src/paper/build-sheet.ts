@@ -3,7 +3,8 @@
  * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
  */
 import type { CutLength } from '../core/lure/lengths';
-import { outsideRadius, type Layout } from '../core/lure/layout';
+import type { Layout } from '../core/lure/layout';
+import { outsideRadius } from '../core/lure/outside-radius';
 import { pointOn } from '../core/lure/wire-path';
 import { childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
 import type { WorkStep } from '../core/lure/work-step';

@@ -7,72 +7,15 @@
  * Serves the drawing, the string, the clearances and the lengths alike.
  */
 import { eyeLengthM } from '../parts/hook-form';
-import type { Head, Part, PartOf } from '../parts/part';
+
 import { isBored } from '../parts/profile';
 import type { WireEnd } from '../parts/wire-form';
 import { stateOf } from './item-state';
-import {
-  childrenOf,
-  itemOf,
-  wireEnd,
-  type BentWire,
-  type Build,
-  type Holder,
-  type How,
-  type Item,
-  type ItemId,
-  type Leg,
-} from './lure';
+import { childrenOf, itemOf, wireEnd, type BentWire, type Build, type Holder, type Item, type ItemId } from './lure';
+import { castHead } from './cast-head';
+import { outsideRadius } from './outside-radius';
+import type { Line, PlacedClevis, PlacedEnd, PlacedEntry, PlacedOff, Span } from './placed';
 import { pointOn, walkWire, type Pose, type WirePath } from './wire-path';
-
-export const LINES = ['run', 'trail', 'head', 'tie'] as const;
-export type Line = (typeof LINES)[number];
-
-export interface Span {
-  readonly x0M: number;
-  readonly x1M: number;
-}
-
-export interface PlacedEnd extends Span {
-  readonly form: WireEnd['form'];
-  /** Centre of the loop; the end of the wire when it is plain. */
-  readonly loopCentreM: number;
-  readonly loopInsideRadiusM: number;
-  readonly wraps: Span;
-}
-
-/** One entry of the strand as it lies on the wire. */
-export interface PlacedEntry extends Span {
-  readonly item: Item;
-  readonly leg: Leg | null;
-  readonly index: number;
-  readonly radiusM: number;
-}
-
-/** Anything that does not have the wire through it: hung, tied, cast, pushed or slid over. */
-export interface PlacedOff extends Span {
-  readonly item: Item;
-  readonly parent: Holder;
-  readonly how: How;
-  readonly line: Line;
-  /** Where it bears on what it hangs from: the pivot it can swing about. */
-  readonly pivotM: number;
-  /** Distance of its middle from the line's axis: the clevis's drop for a blade, up for a stinger in a bend, else 0. */
-  readonly offAxisM: number;
-  /** Hangs forward from the nose loop: its own front points to the tail. */
-  readonly forward: boolean;
-}
-
-export interface PlacedClevis {
-  readonly item: Item;
-  readonly clevis: PartOf<'clevis'>;
-  readonly foreM: number;
-  readonly aftM: number;
-  /** Axial place of the blade's hole. */
-  readonly holeM: number;
-  /** What lies between the legs, m, and how much room there is. */
-  readonly insideM: number;
-}
 
 export interface Layout extends Span {
   /** The lure's own box: x0M to x1M along, y0M to y1M up. */
@@ -187,95 +130,6 @@ function bendWire(build: Build, carrier: BentWire, bearM: number) {
     off: [...(head && headPart ? castHead(build, head, headPart) : []), ...hangAll(build, 'tie', -d / 2, 0, 'tie')],
   };
 }
-
-/** The head with its hook, and all that sits on both, along the shank. */
-function castHead(build: Build, head: Item, part: Head): PlacedOff[] {
-  const on = (item: Item, x0M: number, x1M: number, parent: Holder, how: How, offAxisM = 0): PlacedOff => ({
-    item,
-    parent,
-    how,
-    line: 'head',
-    x0M,
-    x1M,
-    pivotM: x0M,
-    offAxisM,
-    forward: false,
-  });
-  const collarM = part.lengthM;
-  const behindCollarM = part.lengthM + part.collarLengthM;
-  const onHook = (hook: Item, x0M: number, upM: number): PlacedOff[] => {
-    if (hook.part.kind !== 'hook') return [];
-    const { gapM, lengthM, wireDiameterM } = hook.part;
-    const bendM = x0M + lengthM;
-    return childrenOf(build, hook.id).flatMap((child): PlacedOff[] => {
-      switch (child.part.kind) {
-        case 'trailer':
-          return [
-            on(
-              child,
-              behindCollarM,
-              behindCollarM + child.part.lengthM - stateOf(child, 'trailer').cutM,
-              hook.id,
-              'pushed',
-              upM,
-            ),
-          ];
-        case 'hook': {
-          // A stinger's eye has gone over the point and lies in the bend.
-          const stingerM = bendM - wireDiameterM - child.part.wireDiameterM;
-          const stingerUpM = upM + gapM / 2;
-          return [
-            on(child, stingerM, stingerM + child.part.lengthM, hook.id, 'hung', stingerUpM),
-            ...onHook(child, stingerM, stingerUpM),
-          ];
-        }
-        case 'dressing':
-          return [on(child, behindCollarM, behindCollarM + child.part.fibreLengthM, hook.id, 'tied', upM)];
-        case 'keeper':
-          return [
-            on(
-              child,
-              behindCollarM + KEEPER_BEHIND_COLLAR_M,
-              behindCollarM + KEEPER_BEHIND_COLLAR_M + child.part.legM,
-              hook.id,
-              'tied',
-              upM,
-            ),
-          ];
-        default:
-          return [];
-      }
-    });
-  };
-  const children = childrenOf(build, head.id).flatMap((child): PlacedOff[] => {
-    switch (child.part.kind) {
-      case 'hook':
-        return [
-          on(child, part.hookAtM, part.hookAtM + child.part.lengthM, head.id, 'moulded'),
-          ...onHook(child, part.hookAtM, 0),
-        ];
-      case 'skirt':
-        return [
-          on(child, collarM, collarM + child.part.collarLengthM, head.id, 'collared'),
-          ...childrenOf(build, child.id).map((held) =>
-            on(
-              held,
-              collarM,
-              collarM + (child.part.kind === 'skirt' ? child.part.collarLengthM : 0),
-              child.id,
-              held.part.kind === 'softWire' ? 'tied' : 'banded',
-            ),
-          ),
-        ];
-      default:
-        return [];
-    }
-  });
-  return [on(head, 0, behindCollarM, 'nose', 'moulded'), ...children];
-}
-
-/** How far behind the collar a keeper is lashed. Trade estimate. */
-const KEEPER_BEHIND_COLLAR_M = 0.003;
 
 function placeStrand(
   build: Build,
@@ -405,56 +259,6 @@ function entryLength(build: Build, index: number, item: Item): number {
 
 /** A tube somewhere on the shaft with no length set: enough to see and to slide. */
 const DEFAULT_TUBE_M = 0.01;
-
-export function outsideRadius(part: Part): number {
-  switch (part.kind) {
-    case 'bead':
-    case 'sleeve':
-    case 'striker':
-    case 'cap':
-    case 'weight':
-      return part.diameterM / 2;
-    case 'bell':
-      return part.mouthDiameterM / 2;
-    case 'clevis':
-      return part.boreM / 2 + part.legThicknessM;
-    case 'dressing':
-      return part.bulkM / 2;
-    case 'shrinkTube':
-      return part.recoveredBoreM / 2 + 2 * part.suppliedWallM;
-    case 'splitRing':
-      return part.outerDiameterM / 2;
-    case 'blade':
-      return part.widthM / 2;
-    case 'hook':
-      return part.gapM;
-    case 'filmBlade':
-      return part.spanM / 2;
-    case 'wire':
-    case 'softWire':
-      return part.diameterM / 2;
-    case 'head':
-      return part.heightM / 2;
-    case 'swivel':
-      return part.barrelDiameterM / 2;
-    case 'deltaBlade':
-      return part.spanM / 2;
-    case 'rivet':
-      return part.flangeDiameterM / 2;
-    case 'skirt':
-      return part.collarDiameterM / 2;
-    case 'skirtLayer':
-      return part.strandWidthM;
-    case 'trailer':
-      return part.bodyM / 2;
-    case 'keeper':
-      return part.standM;
-    case 'body':
-      return part.diameterM / 2;
-    case 'frame':
-      return part.head.heightM / 2;
-  }
-}
 
 function placeClevises(placed: readonly PlacedEntry[]): PlacedClevis[] {
   return placed

@@ -7,7 +7,9 @@ import { filmBearing, filmSpinBlade, filmSpread, FILM_COEFFICIENTS } from '../hy
 import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoefficients } from '../hydro/spin-blade';
 import { bearingOf, swivelBearing, type BladeState } from './bearing';
 import { stateOf } from './item-state';
-import { layOut, outsideRadius, type Layout, type Line, type PlacedClevis, type PlacedEntry } from './layout';
+import { layOut, type Layout } from './layout';
+import { outsideRadius } from './outside-radius';
+import type { Line, PlacedClevis, PlacedEntry } from './placed';
 import type { Build, Item, ItemId } from './lure';
 
 /** A blade that turns about a line: hung on a clevis, or behind a swivel. */

@@ -3,7 +3,8 @@
  * between the legs of the other. Both can be threaded, and in both both lower legs go on before either blade's carriage is
  * closed by its upper leg.
  */
-import type { Layout, PlacedClevis } from './layout';
+import type { Layout } from './layout';
+import type { PlacedClevis } from './placed';
 import type { ItemId } from './lure';
 
 export interface StackedPair {

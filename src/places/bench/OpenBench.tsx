@@ -124,7 +124,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                   {overall} long · {showMass(mass, system)}
                 </p>
                 {isReady && later.prediction.beats.length > 0 && <BeatReadouts beats={later.prediction.beats} />}
-                <div className="flex">
+                <div className="flex flex-wrap justify-end">
                   {isReady && <TrueSizeButton />}
                   {turning && !prefersStill && (
                     <Button

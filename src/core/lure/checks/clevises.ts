@@ -3,7 +3,8 @@ import type { Part } from '../../parts/part';
 import { behindOf } from '../bearing';
 import { strandIndexes, threadParts } from '../editing';
 import type { Finding, Repair } from '../finding';
-import type { Layout, PlacedClevis } from '../layout';
+import type { Layout } from '../layout';
+import type { PlacedClevis } from '../placed';
 import type { Build, ItemId } from '../lure';
 import { beadToAdd } from './blades';
 

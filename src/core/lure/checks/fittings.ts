@@ -5,7 +5,8 @@ import { strandIndexes } from '../editing';
 import { radiusProfile } from '../../parts/profile';
 import type { Finding } from '../finding';
 import { isLoose, misfits, placeOf } from '../fit';
-import type { Layout, PlacedEntry } from '../layout';
+import type { Layout } from '../layout';
+import type { PlacedEntry } from '../placed';
 import { cutLengths } from '../lengths';
 import { itemOf, type Build, type Item, type ItemId } from '../lure';
 

@@ -3,7 +3,8 @@ import type { Trailer } from '../../parts/part';
 import type { Edit } from '../edit';
 import type { Finding } from '../finding';
 import { stateOf, type ItemState } from '../item-state';
-import type { Layout, PlacedOff } from '../layout';
+import type { Layout } from '../layout';
+import type { PlacedOff } from '../placed';
 import type { Build, Item } from '../lure';
 import { skirtForm } from '../skirt-form';
 

@@ -1,0 +1,53 @@
+/** Things in their places: along which line of the lure, from where to where, how far from its axis. */
+import type { PartOf } from '../parts/part';
+import type { WireEnd } from '../parts/wire-form';
+import type { Holder, How, Item, Leg } from './lure';
+
+export const LINES = ['run', 'trail', 'head', 'tie'] as const;
+export type Line = (typeof LINES)[number];
+
+export interface Span {
+  readonly x0M: number;
+  readonly x1M: number;
+}
+
+export interface PlacedEnd extends Span {
+  readonly form: WireEnd['form'];
+  /** Centre of the loop; the end of the wire when it is plain. */
+  readonly loopCentreM: number;
+  readonly loopInsideRadiusM: number;
+  readonly wraps: Span;
+}
+
+/** One entry of the strand as it lies on the wire. */
+export interface PlacedEntry extends Span {
+  readonly item: Item;
+  readonly leg: Leg | null;
+  readonly index: number;
+  readonly radiusM: number;
+}
+
+/** Anything that does not have the wire through it: hung, tied, cast, pushed or slid over. */
+export interface PlacedOff extends Span {
+  readonly item: Item;
+  readonly parent: Holder;
+  readonly how: How;
+  readonly line: Line;
+  /** Where it bears on what it hangs from: the pivot it can swing about. */
+  readonly pivotM: number;
+  /** Distance of its middle from the line's axis: the clevis's drop for a blade, up for a stinger in a bend, else 0. */
+  readonly offAxisM: number;
+  /** Hangs forward from the nose loop: its own front points to the tail. */
+  readonly forward: boolean;
+}
+
+export interface PlacedClevis {
+  readonly item: Item;
+  readonly clevis: PartOf<'clevis'>;
+  readonly foreM: number;
+  readonly aftM: number;
+  /** Axial place of the blade's hole. */
+  readonly holeM: number;
+  /** What lies between the legs, m, and how much room there is. */
+  readonly insideM: number;
+}
