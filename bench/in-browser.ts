@@ -202,7 +202,7 @@ async function draggedBend(browser: Browser, base: string): Promise<Figure[]> {
       name: 'milliseconds a frame while a bend is drawn round',
       value: 1000 / seen.perS,
       unit: 'ms',
-      bar: 1000 / 55,
+      bar: 17,
       note: `${seen.perS.toFixed(0)} frames a second, the longest wait ${seen.longest.toFixed(0)} ms`,
     },
   ];
