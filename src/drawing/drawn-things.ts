@@ -5,6 +5,7 @@ import type { Layout } from '../core/lure/layout';
 import type { Line, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/placed';
 import { stateOf } from '../core/lure/item-state';
 import { childrenOf, wireEnd, type Build, type End, type Item, type ItemId } from '../core/lure/lure';
+import { outsideRadius } from '../core/lure/outside-radius';
 import { skirtForm } from '../core/lure/skirt-form';
 import { spinSeats } from '../core/lure/spin-seats';
 import type { Part } from '../core/parts/part';
@@ -271,26 +272,9 @@ function drawOff(layout: Layout, { item, line, x0M, x1M, forward, offAxisM }: Pl
 }
 
 function halfHeightOff(part: Part): number {
-  switch (part.kind) {
-    case 'splitRing':
-      return part.outerDiameterM / 2;
-    case 'hook':
-      return part.gapM;
-    case 'dressing':
-      return part.bulkM / 2;
-    case 'blade':
-      return part.widthM / 2;
-    case 'head':
-      return part.heightM / 2;
-    case 'body':
-      return part.diameterM / 2;
-    case 'swivel':
-      return part.barrelDiameterM / 2;
-    case 'bell':
-      return 0.005;
-    default:
-      return isBored(part) ? 0.003 : 0.006;
-  }
+  if (part.kind === 'bell') return 0.005;
+  if (part.kind === 'keeper') return 0.006;
+  return isBored(part) ? 0.003 : outsideRadius(part);
 }
 
 /** A shrunk tube follows what lies under it. */

@@ -6,11 +6,11 @@
  */
 import { eyeLengthM } from '../parts/hook-form';
 import { layOut, tubeCoverEnd, type Layout } from './layout';
-import { turnsAllowance, wireIn, wireInEnd } from '../parts/formed-wire';
+import { turnsAllowance, wireIn, wireInEnd, wrapsAllowance } from '../parts/formed-wire';
 import { keeperWire } from '../parts/mass';
 import type { WireEnd } from '../parts/wire-form';
 import { stateOf } from './item-state';
-import { childrenOf, wireEnd, type BentWire, type Build, type End, type Item } from './lure';
+import { wireEnd, type BentWire, type Build, type End, type Item } from './lure';
 
 export type LengthTerm =
   | { readonly code: 'loop'; readonly end: End; readonly insideDiameterM: number; readonly lengthM: number }
@@ -56,7 +56,7 @@ const LOCK_TWIST_M = 0.012;
 export function cutLengths(build: Build, layout: Layout = layOut(build)): CutLength[] {
   const { carrier } = build;
   const isBought = carrier.kind === 'bentWire' && carrier.bought !== null;
-  return [...(isBought ? [] : [wireCut(build, layout)]), ...tubeCuts(build, layout), ...pieceCuts(build, layout)];
+  return [...(isBought ? [] : [wireCut(build, layout)]), ...tubeCuts(build, layout), ...pieceCuts(build)];
 }
 
 /** The carrier's own wire, also that of a bought frame. */
@@ -106,7 +106,7 @@ function endTerms(end: End, form: WireEnd, wireM: number): LengthTerm[] {
       const { insideDiameterM, turns, wraps, tagM } = form;
       return [
         { code: 'loop', end, insideDiameterM, lengthM: turnsAllowance(insideDiameterM, turns, wireM) },
-        { code: 'wraps', end, wraps, lengthM: wraps * Math.hypot(2 * Math.PI * wireM, wireM) },
+        { code: 'wraps', end, wraps, lengthM: wrapsAllowance(wraps, wireM) },
         { code: 'underWraps', end, lengthM: wraps * wireM },
         { code: 'tag', end, lengthM: tagM },
       ];
@@ -115,7 +115,7 @@ function endTerms(end: End, form: WireEnd, wireM: number): LengthTerm[] {
 }
 
 /** Spacers cut from tube, strips of a banded skirt, keepers and lock wires. */
-function pieceCuts(build: Build, layout: Layout): CutLength[] {
+function pieceCuts(build: Build): CutLength[] {
   return Object.values(build.items).flatMap((item): CutLength[] => {
     const { part } = item;
     switch (part.kind) {
@@ -127,8 +127,8 @@ function pieceCuts(build: Build, layout: Layout): CutLength[] {
         return [sum('keeper', item, [{ code: 'keeper', lengthM: keeperWire(part) }])];
       case 'softWire': {
         const { turns } = stateOf(item, 'lock');
-        const about = layout.off.find(({ item: each }) => childrenOf(build, each.id).includes(item));
-        const collarM = about?.item.part.kind === 'skirt' ? about.item.part.collarDiameterM : 0;
+        const about = item.seat.on === 'item' ? build.items[item.seat.item]?.part : undefined;
+        const collarM = about?.kind === 'skirt' ? about.collarDiameterM : 0;
         return [
           sum('lockWire', item, [
             { code: 'lockTurns', turns, lengthM: turnsAllowance(collarM, turns, part.diameterM) },

@@ -11,7 +11,9 @@ export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(b
     const stock = each.item?.part;
     return stock?.kind === 'shrinkTube' || stock?.kind === 'softWire' ? sum + wireMass(stock, lengthInLure(each)) : sum;
   }, 0);
-  return parts + cut + wireMass(build.carrier.wire, lengthInLure(wireCut(build)));
+  return (
+    parts + cut + wireMass(build.carrier.wire, lengthInLure(cuts.find(({ of }) => of === 'wire') ?? wireCut(build)))
+  );
 }
 
 /** Of a piece that is not sold by length; a trailer weighs what is left of it. */

@@ -3,7 +3,7 @@ import type { Frame, Part } from '../parts/part';
 import type { Edit } from './edit';
 import { seatPart, threadParts } from './editing';
 import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Misfit, type Place } from './fit';
-import { childrenOf, itemOf, newItemId, type Build, type ItemId, type Seat } from './lure';
+import { childrenOf, itemOf, newItemId, type Build, type Item, type ItemId, type Seat } from './lure';
 
 export type Placement =
   | { readonly put: 'swap'; readonly item: ItemId }
@@ -64,17 +64,12 @@ function takeFrame(build: Build, frame: Frame): Edit[] {
   const carrier = { kind: 'bentWire' as const, wire, ...form, bought: { id, name, maker } };
   const [oldHead] = childrenOf(build, 'nose');
   const oldHook = oldHead ? childrenOf(build, oldHead.id).find(({ part }) => part.kind === 'hook') : undefined;
-  const carry: Edit = { kind: 'carry', carrier };
-  if (oldHead?.part.kind === 'head' && oldHook) {
-    return [
-      carry,
-      { kind: 'swapPart', item: oldHead.id, part: head },
-      { kind: 'swapPart', item: oldHook.id, part: hook },
-    ];
-  }
-  const newHead: Edit[] = oldHead
-    ? [{ kind: 'swapPart', item: oldHead.id, part: head }]
-    : [seatPart(build, head, { on: 'end', end: 'nose' })];
-  const headId = oldHead?.id ?? newItemId(build, 'head');
-  return [carry, ...newHead, seatPart(build, hook, { on: 'item', item: headId, how: 'moulded' })];
+  const put = (old: Item | undefined, part: Part, seat: Exclude<Seat, { on: 'strand' }>): Edit =>
+    old ? { kind: 'swapPart', item: old.id, part } : seatPart(build, part, seat);
+  const headId = oldHead?.id ?? newItemId(build, head.kind);
+  return [
+    { kind: 'carry', carrier },
+    put(oldHead, head, { on: 'end', end: 'nose' }),
+    put(oldHook, hook, { on: 'item', item: headId, how: 'moulded' }),
+  ];
 }

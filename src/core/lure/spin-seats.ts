@@ -106,29 +106,32 @@ export function spinners(
       blade: (coefficients) => ({ ...prepared, coefficients: bladeCoefficients(blade, coefficients) }),
     };
   });
-  const films = filmSeats(layout).map(({ item, film, hubM }): Spinner => {
+  /** Threaded through its middle, its lobes fixed: how it turns hangs on no coefficient of a hanging blade. */
+  const threaded = (
+    { id, part }: Item,
+    boreM: number,
+    placeM: number,
+    prepared: SpinBlade,
+    nominal: ReferenceCoefficients,
+    rubbing: (bearing: Bearing) => Bearing,
+  ): Spinner => {
+    const seated = { item: id, part, dropM: 0, boreM, legRadiusM: boreM / 2 + 0.001 };
+    return {
+      station: id,
+      placeM,
+      meetsWakeAtM: DRIVEN_AT * prepared.reachM,
+      nominal,
+      bearing: rubbing(bearingOf(layout, seated, state === 'weed' ? 'weed' : 'clean')),
+      blade: (coefficients) => ({ ...prepared, coefficients }),
+    };
+  };
+  const films = filmSeats(layout).map(({ item, film, hubM }) => {
     const prepared = filmSpinBlade(film, stateOf(item, 'film').foldRad, waterDensityKgM3);
-    const seated = { item: item.id, part: film, dropM: 0, boreM: film.boreM, legRadiusM: film.boreM / 2 + 0.001 };
-    return {
-      station: item.id,
-      placeM: hubM,
-      meetsWakeAtM: DRIVEN_AT * prepared.reachM,
-      nominal: FILM_COEFFICIENTS,
-      bearing: filmBearing(bearingOf(layout, seated, state === 'weed' ? 'weed' : 'clean')),
-      blade: (coefficients) => ({ ...prepared, coefficients }),
-    };
+    return threaded(item, film.boreM, hubM, prepared, FILM_COEFFICIENTS, filmBearing);
   });
-  const deltas = deltaSeats(layout).map(({ item, blade, tipsM }): Spinner => {
+  const deltas = deltaSeats(layout).map(({ item, blade, tipsM }) => {
     const prepared = deltaSpinBlade(blade, waterDensityKgM3);
-    const seated = { item: item.id, part: blade, dropM: 0, boreM: blade.boreM, legRadiusM: blade.boreM / 2 + 0.001 };
-    return {
-      station: item.id,
-      placeM: tipsM,
-      meetsWakeAtM: DRIVEN_AT * prepared.reachM,
-      nominal: DELTA_COEFFICIENTS,
-      bearing: deltaBearing(bearingOf(layout, seated, state === 'weed' ? 'weed' : 'clean')),
-      blade: (coefficients) => ({ ...prepared, coefficients }),
-    };
+    return threaded(item, blade.boreM, tipsM, prepared, DELTA_COEFFICIENTS, deltaBearing);
   });
   return [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
 }

@@ -24,6 +24,11 @@ export function turnsAllowance(insideDiameterM: number, turns: number, wireM: nu
   return Math.PI * (insideDiameterM + wireM) * turns;
 }
 
+/** Wire in close wraps about a shaft of the same wire, the shaft under them not counted, m. */
+export function wrapsAllowance(wraps: number, wireM: number): number {
+  return wraps * Math.hypot(2 * Math.PI * wireM, wireM);
+}
+
 /** Wire that one section takes, m. */
 export function wireIn(section: Section, wireM: number): number {
   switch (section.section) {
@@ -45,8 +50,7 @@ export function wireInEnd(end: WireEnd, wireM: number): number {
       return 0;
     case 'wrappedLoop':
       return (
-        turnsAllowance(end.insideDiameterM, end.turns, wireM) +
-        end.wraps * (Math.hypot(2 * Math.PI * wireM, wireM) + wireM)
+        turnsAllowance(end.insideDiameterM, end.turns, wireM) + wrapsAllowance(end.wraps, wireM) + end.wraps * wireM
       );
     case 'bentLoop':
       return Math.max(turnsAllowance(end.insideDiameterM, 1, wireM) - end.gapM, 0);

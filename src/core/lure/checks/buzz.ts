@@ -58,8 +58,8 @@ function touchOf(clearanceM: number): Touch {
 
 function onHead(lure: Lure, layout: Layout, seat: DeltaSeat): Finding[] {
   const head = headOutline(layout);
-  const clearanceM = toHead(layout, seat);
-  if (!head || clearanceM === null) return [];
+  if (!head) return [];
+  const clearanceM = outlineToOutline(sweep(layout, seat), head.outline);
   const { clacks: wanted } = stateOf(seat.item, 'deltaBlade');
   const touch = touchOf(clearanceM);
   const items = [seat.item.id, head.item.id];
