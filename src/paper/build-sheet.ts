@@ -7,13 +7,15 @@ import type { Layout } from '../core/lure/layout';
 import { outsideRadius } from '../core/lure/outside-radius';
 import { pointOn } from '../core/lure/wire-path';
 import { childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
-import type { WorkStep } from '../core/lure/work-step';
+import { closingChecks } from '../core/make/closing-checks';
+import type { Plan } from '../core/make/plan';
 import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
 import { CUT_WORDS, termWords } from '../words/length-words';
 import { stateWords } from '../words/state-words';
 import { partLine, partTitle } from '../words/part-words';
-import { HAZARD_WORDS, workWords } from '../words/work-words';
+import { CLOSING_WORDS } from '../words/closing-words';
+import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords } from '../words/make-words';
 import { polyline } from '../drawing/path';
 import { checkBarLines } from './check-bar';
 import { lureInInk } from './lure-drawing';
@@ -24,7 +26,7 @@ export interface BuildSheetInput {
   readonly familyName: string;
   readonly layout: Layout;
   readonly cuts: readonly CutLength[];
-  readonly work: readonly WorkStep[];
+  readonly plan: Plan;
   readonly massKg: number;
   readonly system: UnitSystem;
   readonly paper: PaperName;
@@ -249,12 +251,24 @@ function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {
   }
 }
 
-function workInto(column: Column, { work, system }: BuildSheetInput) {
+function workInto(column: Column, { plan, lure, system }: BuildSheetInput) {
   column.head('Order of work');
-  work.forEach((step, i) => {
-    for (const hazard of step.hazards) column.caution(HAZARD_WORDS[hazard], 0);
-    column.row(`${i + 1}`, workWords(step, system));
-  });
+  if (plan.outcome === 'noWay') column.caution(noWayWords(plan.why, lure.build), 0);
+  else {
+    plan.steps.forEach((step, i) => {
+      for (const hazard of step.hazards) column.caution(HAZARD_WORDS[hazard], 0);
+      const { what, how } = stepWords(step, lure.build, system);
+      const closes = lastChanceWords(step, lure.build);
+      column.row(
+        `${i + 1}`,
+        how === '' ? what : `${what} ${how}`,
+        '',
+        closes === '' ? '' : `Closes: last chance for ${closes}.`,
+      );
+    });
+  }
+  column.head('Before it is fished');
+  for (const { check } of closingChecks(lure.build, [])) column.row('–', CLOSING_WORDS[check]);
   column.words(
     'Rules on hooks, barbs and lead are local: the authority’s current text decides. Building for sale can bring tax, labelling and liability duties: ask those licensed to advise.',
     0,

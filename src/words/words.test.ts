@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anyLure } from '@/testing/any-lure';
 import { demoLure, edited, itemId, on, part, plainBait, plainSpinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { BLADE_PATTERNS } from '../core/parts/blade-pattern';
@@ -7,7 +8,6 @@ import { CATALOGUE } from '../core/parts/catalogue';
 import { costOfChange } from '../core/lure/cost';
 import { applyEdits, type Edit } from '../core/lure/edit';
 import { seatPart, takeOff, threadParts } from '../core/lure/editing';
-import { canThread } from '../core/lure/structure';
 import { differences } from '../core/lure/difference';
 import type { ItemState } from '../core/lure/item-state';
 import { degrees } from './angle-words';
@@ -24,10 +24,11 @@ import { refusalWords } from './refusal-words';
 import { termWords } from './length-words';
 import { finishWords, KIND_WORDS, partLine, partMeasures, partTitle } from './part-words';
 import { misfits, NOWHERE } from '../core/lure/fit';
-import { familyRules } from '../core/family/families';
+import { planMake } from '../core/make/plan';
 import { misfitWords } from './fit-words';
 import { stallWords, stillWords } from './spin-words';
-import { HAZARD_WORDS, workWords } from './work-words';
+import { AFTER_WORDS } from './after-words';
+import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, TOOL_WORDS } from './make-words';
 
 const SYSTEMS = ['metric', 'trade'] as const;
 
@@ -80,34 +81,16 @@ describe('parts in words', () => {
 });
 
 describe('any lure that can be reached', () => {
-  const threadable = CATALOGUE.filter(({ kind }) => canThread(kind));
-  const bladesOnly = CATALOGUE.filter(({ kind }) => kind === 'blade');
-
   it('from the whole catalogue: finite figures, findings and repairs in words, costs for every change', () => {
     let faults = 0;
     let repaired = 0;
     fc.assert(
       fc.property(
-        fc.constantFrom(...DEMO_LURES),
-        fc.array(fc.tuple(fc.constantFrom(...threadable), fc.nat(9)), { maxLength: 4 }),
-        fc.constantFrom(...bladesOnly),
-        fc.nat(6),
+        anyLure(),
         fc.double({ min: 0.05, max: 3, noNaN: true }),
         fc.constantFrom(...SYSTEMS),
-        (start, added, blade, taken, speedMps, system) => {
-          const hung = start.build.items[itemId('blade-1')];
-          let lure = hung ? edited(start, { kind: 'swapPart', item: hung.id, part: blade }) : start;
-          for (let n = 0; n < taken; n++) {
-            const loose = lure.build.strand.filter(({ leg }) => leg === null);
-            const victim = loose[(taken * 7 + n) % Math.max(loose.length, 1)];
-            if (victim) lure = edited(lure, takeOff(lure.build, victim.item));
-          }
-          for (const [each, at] of added) {
-            lure = edited(
-              lure,
-              threadParts(lure.build, each, Math.min(at, lure.build.strand.length) % 2 ? 0 : lure.build.strand.length),
-            );
-          }
+        (lure, speedMps, system) => {
+          const start = DEMO_LURES.find(({ id }) => id === lure.id) ?? lure;
           expect(Number.isFinite(lureMass(lure.build)) && lureMass(lure.build) > 0).toBe(true);
           for (const { terms, totalM, cutM } of cutLengths(lure.build)) {
             expect(cutM).toBeGreaterThanOrEqual(totalM - 1e-9);
@@ -131,9 +114,17 @@ describe('any lure that can be reached', () => {
               repaired++;
             }
           }
-          for (const step of familyRules(lure.family).work(lure.build)) {
-            expectWords(workWords(step, system));
-            for (const hazard of step.hazards) expectWords(HAZARD_WORDS[hazard]);
+          const plan = planMake(lure.build);
+          if (plan.outcome === 'noWay') expectWords(noWayWords(plan.why, lure.build));
+          else {
+            for (const step of plan.steps) {
+              const { what, how } = stepWords(step, lure.build, system);
+              expectWords(what, ...(how === '' ? [] : [how]));
+              if (step.lastChanceFor.length > 0) expectWords(lastChanceWords(step, lure.build));
+              for (const hazard of step.hazards) expectWords(HAZARD_WORDS[hazard]);
+              for (const tool of step.tools) expectWords(TOOL_WORDS[tool]);
+              for (const check of step.after) expectWords(AFTER_WORDS[check].words);
+            }
           }
           for (const { part: each } of Object.values(lure.build.items)) {
             for (const misfit of misfits(each, { ...NOWHERE, through: { what: 'wire', diameterM: 0.002 } })) {

@@ -7,7 +7,6 @@ import type { WireForm } from '../parts/wire-form';
 import type { Finding } from '../lure/finding';
 import { layOut, type Layout } from '../lure/layout';
 import type { Carrier, Lure } from '../lure/lure';
-import { baitWork } from './bait-work';
 import { lacking, wireOf } from './common';
 
 const DEGREE = Math.PI / 180;
@@ -41,13 +40,11 @@ export const BUZZBAIT_FORM: WireForm = {
 
 export const spinnerbait = {
   carrier: () => bent(SPINNERBAIT_FORM),
-  work: baitWork,
   check: checkBait,
 };
 
 export const buzzbait = {
   carrier: () => bent(BUZZBAIT_FORM),
-  work: baitWork,
   check: checkBait,
 };
 

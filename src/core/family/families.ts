@@ -1,7 +1,6 @@
 /** The families: a template to start from and checks of their own. The only door through which a family is asked for. */
 import type { Finding } from '../lure/finding';
-import type { Build, Carrier, Family, Lure, LureId } from '../lure/lure';
-import type { WorkStep } from '../lure/work-step';
+import type { Carrier, Family, Lure, LureId } from '../lure/lure';
 import { buzzbait, spinnerbait } from './baits';
 import { inlineSpinner } from './inline-spinner';
 
@@ -9,8 +8,6 @@ export interface FamilyRules {
   /** The bare carrier a lure of this family begins with. */
   readonly carrier: () => Carrier;
   readonly check: (lure: Lure) => Finding[];
-  /** Its order of work, first step first. */
-  readonly work: (build: Build) => WorkStep[];
 }
 
 const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };

@@ -3,7 +3,6 @@ import type { Finding } from '../lure/finding';
 import { layOut } from '../lure/layout';
 import { USUAL_LOOP, wireEnd, type Carrier, type Lure } from '../lure/lure';
 import { lacking, wireOf } from './common';
-import { spinnerWork } from './spinner-work';
 
 const USUAL_WIRE_M = 0.0009;
 
@@ -11,8 +10,6 @@ export const inlineSpinner = {
   carrier(): Carrier {
     return { kind: 'straightWire', wire: wireOf(USUAL_WIRE_M), nose: USUAL_LOOP, tail: USUAL_LOOP, freeRoomM: 0.0015 };
   },
-
-  work: spinnerWork,
 
   check(lure: Lure): Finding[] {
     const found: Finding[] = [];

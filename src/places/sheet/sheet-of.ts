@@ -1,8 +1,8 @@
-import { familyRules } from '@/core/family/families';
 import { cutLengths } from '@/core/lure/lengths';
 import { layOut } from '@/core/lure/layout';
 import type { Lure } from '@/core/lure/lure';
 import { lureMass } from '@/core/lure/mass';
+import { planMake } from '@/core/make/plan';
 import type { UnitSystem } from '@/core/units/write';
 import { buildSheet } from '@/paper/build-sheet';
 import { FAMILY_WORDS } from '@/words/family-words';
@@ -20,7 +20,7 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: s
       familyName: FAMILY_WORDS[lure.family],
       layout,
       cuts,
-      work: familyRules(lure.family).work(build),
+      plan: planMake(build),
       massKg: lureMass(build, cuts),
       system,
       paper,

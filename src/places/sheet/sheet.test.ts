@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { demoLure, edited, on, part, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { demoLure, edited, part, plainSpinner, spinner } from '@/testing/lures';
 import { readPdf } from '@/testing/read-pdf';
 import { DEMO_LURES } from '@/demo/scenario';
-import { familyRules } from '@/core/family/families';
-import { seatPart, threadParts } from '@/core/lure/editing';
+import { threadParts } from '@/core/lure/editing';
 import { cutLengths } from '@/core/lure/lengths';
-import type { Item, Lure } from '@/core/lure/lure';
+import type { Lure } from '@/core/lure/lure';
 import { sheetOf as sheetOn } from './sheet-of';
 import { CHECK_BAR_MM } from '@/paper/check-bar';
 import { PAPERS, wrap, type Mark, type Measure, type Page, type PaperName } from '@/paper/page';
@@ -138,81 +137,5 @@ describe('text on paper', () => {
     const named = (name: string) => edited(plainSpinner(), { kind: 'rename', name });
     const { words } = await readPdf(await writePdf(sheetOf(named('Őrjöngő Žluť ☃'), 'a4'), FONTS, MADE));
     expect(words.replace(/\s+/g, '')).toContain('ŐrjöngőŽluť?');
-  });
-});
-
-describe('order of work, as builders do it', () => {
-  const steps = (lure: Lure) => familyRules(lure.family).work(lure.build);
-
-  it('is tail first: loop, ring and hook, tube, then the body to the nose, the line tie last', () => {
-    expect(steps(demoLure('hovna-lantern')).map((step) => step.do)).toEqual([
-      'cutWire',
-      'tieDressing',
-      'formLoop',
-      'hangByRing',
-      'shrinkTube',
-      'thread',
-      'thread',
-      'thread',
-      'thread',
-      'threadClevis',
-      'thread',
-      'formLoop',
-      'check',
-      'check',
-    ]);
-  });
-
-  it('threads every part once, a spinner from its tail, a bait from its tie, and puts everything else on', () => {
-    for (const lure of DEMO_LURES) {
-      const work = steps(lure);
-      const threaded = work.flatMap((step) =>
-        step.do === 'thread'
-          ? Array.from({ length: step.count }, () => step.part.id)
-          : step.do === 'threadClevis'
-            ? [step.clevis.id, step.clevis.id]
-            : [],
-      );
-      const { strand: all } = lure.build;
-      const strand = (lure.family === 'inlineSpinner' ? all.toReversed() : all)
-        .map(({ item }) => lure.build.items[item]?.part)
-        .flatMap((each) => (each && each.kind !== 'shrinkTube' ? [each.id] : []));
-      expect(threaded).toEqual(strand);
-      const handled = JSON.stringify(work);
-      // Of a bought frame the head comes with its hook in it.
-      const isCast = (item: Item) => item.seat.on === 'item' && item.seat.how === 'moulded';
-      for (const item of Object.values(lure.build.items)) if (!isCast(item)) expect(handled).toContain(item.part.id);
-    }
-  });
-
-  it('two stacked clevises: both lower legs, then each blade with its upper leg', () => {
-    const apart = spinner(
-      ['clevis-folded-wide', 'clevis-folded-wide', 'bead-brass-3', 'weight-barrel-brass-8'],
-      [
-        ['blade-french-k2', on('clevis-1', 'hung')],
-        ['blade-french-k1', on('clevis-2', 'hung')],
-      ],
-    );
-    const interleaved = edited(apart, { kind: 'move', from: 1, to: 2 });
-    const legs = steps(interleaved).flatMap((step) =>
-      step.do === 'threadLeg' ? [`${step.leg} ${step.blade?.id ?? ''}`.trim()] : [],
-    );
-    expect(legs).toEqual(['lower', 'lower', 'upper blade-french-k1', 'upper blade-french-k2']);
-  });
-
-  it('cautions stand at their steps: lead, flame, points, cement, clipped wire', () => {
-    const leaded = edited(
-      demoLure('hovna-lantern'),
-      threadParts(demoLure('hovna-lantern').build, part('weight-egg-lead-7'), 3),
-    );
-    const hazards = (what: string) => steps(leaded).flatMap((step) => (step.do === what ? step.hazards : []));
-    expect(hazards('cutWire')).toEqual(['clippedWire']);
-    expect(hazards('tieDressing')).toEqual(['hookPoint', 'cement']);
-    expect(hazards('shrinkTube')).toEqual(['flame']);
-    expect(hazards('thread')).toEqual(['lead']);
-    const closed = seatPart(spinner([]).build, part('hook-single-1-0'), TAIL);
-    const direct = steps(edited(spinner([]), closed));
-    const loop = direct.find((step) => step.do === 'formLoop' && step.end === 'tail');
-    expect(loop).toMatchObject({ hazards: ['clippedWire', 'hookPoint'], holding: [{ id: 'hook-single-1-0' }] });
   });
 });

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { bentAt, demoLure, edited, itemId, on, part, plainBait, plainBuzz, TAIL } from '@/testing/lures';
+import { bentAt, demoLure, edited, itemId, on, part, plainBait, TAIL } from '@/testing/lures';
 import { CUT_WORDS, termWords } from '../../words/length-words';
 import { refusalWords } from '../../words/refusal-words';
 import { costWords } from '../../words/finding-words';
-import { familyRules } from '../family/families';
 import { partsOfKind } from '../parts/catalogue';
 import type { PartKind } from '../parts/part';
 import { costOfChange } from './cost';
@@ -19,71 +18,8 @@ import { canSitOn, canThread } from './structure';
 
 const put = (lure: Lure, id: string, seat: Parameters<typeof seatPart>[2]) =>
   edited(lure, seatPart(lure.build, part(id), seat));
-const dos = (lure: Lure) =>
-  familyRules(lure.family)
-    .work(lure.build)
-    .map((step) => step.do);
 const sound = plainBait();
 const closed = edited(sound, { kind: 'mark', made: { onDay: '2031-09-20', build: sound.build } });
-
-describe('order of work of a bait', () => {
-  const full = [
-    ['trailer-paddle-75-smelt', on('hook-1', 'pushed')],
-    ['keeper-clip-08', on('hook-1', 'tied')],
-    ['hook-stinger-1-0', on('hook-1', 'hung')],
-    ['wire-soft-copper-03', on('skirt-1', 'tied')],
-    ['ring-k1', { on: 'tie' }],
-  ] as const;
-  const dressed = full.reduce((lure, [id, seat]) => put(lure, id, seat), sound);
-
-  it('cuts, casts and bends before it threads; closes the loop after; dresses the hook last, the trailer over its keeper', () => {
-    const order = dos(dressed);
-    const at = (step: string) => order.indexOf(step as (typeof order)[number]);
-    expect(at('cutWire')).toBe(0);
-    for (const [first, then] of [
-      ['cutWire', 'castHead'],
-      ['castHead', 'bendWire'],
-      ['bendWire', 'ringOverTie'],
-      ['ringOverTie', 'thread'],
-      ['thread', 'closeLoop'],
-      ['closeLoop', 'hangByRing'],
-      ['hangByRing', 'fitSkirt'],
-      ['fitSkirt', 'lashKeeper'],
-      ['lashKeeper', 'pushTrailer'],
-      ['pushTrailer', 'hangStinger'],
-      ['hangStinger', 'check'],
-    ] as const) {
-      expect(at(first)).toBeGreaterThanOrEqual(0);
-      expect(at(first)).toBeLessThan(at(then));
-    }
-  });
-
-  it('hangs the swivel in the loop before it closes, and says where the hand can come to harm', () => {
-    const work = familyRules('spinnerbait').work(dressed.build);
-    expect(work.find((step) => step.do === 'closeLoop')).toMatchObject({ holding: [{ kind: 'swivel' }] });
-    expect(work.find((step) => step.do === 'castHead')?.hazards).toEqual(['lead', 'hookPoint', 'hotMetal']);
-    expect(work.find((step) => step.do === 'pushTrailer')?.hazards).toContain('hookPoint');
-    const cut = edited(dressed, {
-      kind: 'adjust',
-      item: itemId('trailer-1'),
-      changes: { state: { of: 'trailer', cutM: 0.01, rounded: false, crookedRad: 0 } },
-    });
-    expect(
-      familyRules('spinnerbait')
-        .work(cut.build)
-        .find((step) => step.do === 'pushTrailer')?.hazards,
-    ).toContain('blade');
-  });
-
-  it('a bought frame is taken, not cut, cast or bent; a crimped rivet is crimped after the end is turned down', () => {
-    const clapper = demoLure('lommer-clapper');
-    const order = dos(clapper);
-    expect(order[0]).toBe('takeFrame');
-    for (const step of ['cutWire', 'castHead', 'bendWire'] as const) expect(order).not.toContain(step);
-    expect(order.indexOf('turnDown')).toBeLessThan(order.indexOf('fixRivet'));
-    expect(dos(plainBuzz())).not.toContain('fixRivet');
-  });
-});
 
 describe('what a change costs on a made bait', () => {
   const codes = (lure: Lure) => costOfChange(closed.made?.build ?? sound.build, lure.build).map(({ code }) => code);

@@ -1,0 +1,78 @@
+/** One thing done by hand to the lure, as coded data: which operation, on which pieces. The sentence is written where it is shown. */
+import type { End, ItemId } from '../lure/lure';
+
+export type Doing =
+  /** The length of wire cut from stock. */
+  | { readonly op: 'cutWire' }
+  /** A bought frame: wire bent, head cast on. */
+  | { readonly op: 'takeFrame'; readonly head: ItemId | null; readonly hook: ItemId | null }
+  | { readonly op: 'bendWire' }
+  | { readonly op: 'castHead'; readonly head: ItemId; readonly hook: ItemId | null }
+  /** A loop from bare wire to closed, with what hangs in it; where something does it is told as the three that follow. */
+  | { readonly op: 'formLoop'; readonly end: End; readonly holding: readonly ItemId[] }
+  /** The loop rolled and left open for what is to hang in it. */
+  | { readonly op: 'rollLoop'; readonly end: End }
+  | { readonly op: 'hangInLoop'; readonly end: End; readonly item: ItemId }
+  | { readonly op: 'closeLoop'; readonly end: End; readonly holding: readonly ItemId[] }
+  | { readonly op: 'turnDown' }
+  /** Equal neighbours on the wire, in the order in which they go on. */
+  | { readonly op: 'thread'; readonly items: readonly ItemId[] }
+  | { readonly op: 'dressWire'; readonly item: ItemId }
+  | { readonly op: 'slideOver'; readonly item: ItemId; readonly host: ItemId }
+  /** A clevis by both legs, what hangs on it already on it. */
+  | { readonly op: 'threadClevis'; readonly clevis: ItemId; readonly hung: ItemId | null }
+  | { readonly op: 'threadLeg'; readonly clevis: ItemId; readonly which: 'lower' | 'upper' }
+  | { readonly op: 'hangOnClevis'; readonly clevis: ItemId; readonly item: ItemId }
+  | { readonly op: 'cutTubes'; readonly items: readonly ItemId[] }
+  | { readonly op: 'shrinkTube'; readonly item: ItemId }
+  | { readonly op: 'slideUp'; readonly item: ItemId }
+  /** A ring opened once: for what it carries, and where `isHung` for what it hangs from. */
+  | { readonly op: 'hangByRing'; readonly ring: ItemId; readonly items: readonly ItemId[]; readonly isHung: boolean }
+  | { readonly op: 'hangByEye'; readonly hook: ItemId }
+  | { readonly op: 'ringOverTie'; readonly ring: ItemId }
+  | { readonly op: 'tieDressing'; readonly item: ItemId; readonly hook: ItemId }
+  | { readonly op: 'lashKeeper'; readonly item: ItemId; readonly hook: ItemId }
+  | { readonly op: 'pinchBarb'; readonly hook: ItemId }
+  | { readonly op: 'foldFilm'; readonly item: ItemId }
+  | { readonly op: 'fixRivet'; readonly item: ItemId }
+  | { readonly op: 'bendToTick'; readonly blade: ItemId }
+  | { readonly op: 'pullLayers'; readonly skirt: ItemId; readonly layers: readonly ItemId[] }
+  | { readonly op: 'fitSkirt'; readonly skirt: ItemId }
+  | { readonly op: 'lockSkirt'; readonly item: ItemId; readonly skirt: ItemId }
+  | { readonly op: 'thinTips'; readonly skirt: ItemId }
+  | { readonly op: 'cutTrailer'; readonly item: ItemId }
+  | { readonly op: 'pushTrailer'; readonly item: ItemId; readonly hook: ItemId }
+  | { readonly op: 'hangStinger'; readonly hook: ItemId; readonly on: ItemId }
+  /** A cork or a piece of tube over a point that came on early. */
+  | { readonly op: 'capPoint'; readonly hook: ItemId };
+
+export type Op = Doing['op'];
+export type DoingOf<O extends Op> = Extract<Doing, { op: O }>;
+
+/** The items a doing puts on or works at, the one it is about first. */
+export function itemsOf(doing: Doing): ItemId[] {
+  const named: Named = doing as object;
+  const isOnIt = doing.op === 'tieDressing' || doing.op === 'lashKeeper' || doing.op === 'pushTrailer';
+  return [
+    named.ring,
+    named.item,
+    ...(named.items ?? []),
+    doing.op === 'hangOnClevis' ? null : named.clevis,
+    named.hung,
+    named.head,
+    isOnIt ? null : named.hook,
+    named.blade,
+    doing.op === 'lockSkirt' ? null : named.skirt,
+    ...(named.layers ?? []),
+    ...(named.holding ?? []),
+  ].filter((id): id is ItemId => id !== undefined && id !== null);
+}
+
+type Named = Partial<Record<'item' | 'clevis' | 'ring' | 'skirt' | 'head' | 'blade' | 'hook' | 'hung', ItemId | null>> &
+  Partial<Record<'items' | 'holding' | 'layers', readonly ItemId[]>>;
+
+/** A name that stays the same for one build, whatever the order: work is kept under it. */
+export function doingId(doing: Doing): string {
+  const which = 'which' in doing ? ` ${doing.which}` : 'end' in doing ? ` ${doing.end}` : '';
+  return `${doing.op}${which} ${itemsOf(doing).join(' ')}`.trim();
+}

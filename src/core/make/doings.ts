@@ -1,0 +1,179 @@
+/** All that has to be done to make a build, in no order yet; or why it cannot be. */
+import { strandIndexes, legsTogether } from '../lure/editing';
+import { stateOf } from '../lure/item-state';
+import { childrenOf, itemOf, wireEnd, type Build, type Item, type ItemId } from '../lure/lure';
+import type { Doing } from './doing';
+import { placeOf, type Goal } from './goal';
+import { heldInLoop } from './wire-operations';
+
+export function doingsFor(goal: Goal): Doing[] {
+  return [...wireDoings(goal), ...strandDoings(goal), ...hangingDoings(goal), ...preparing(goal), ...finishing(goal)];
+}
+
+/** What hangs on an eye that no tool opens, and so can never have come there. */
+export function closedEyes(build: Build): Item[] {
+  return Object.values(build.items).filter(({ part, seat }) => {
+    if (seat.on !== 'item' || seat.how !== 'hung') return false;
+    const holder = build.items[seat.item]?.part.kind;
+    if (holder !== 'swivel' && holder !== 'body') return false;
+    return part.kind !== 'splitRing' && !(part.kind === 'hook' && part.eye === 'open');
+  });
+}
+
+function wireDoings(goal: Goal): Doing[] {
+  const { carrier } = goal.build;
+  const [head = null] = childrenOf(goal.build, 'nose').filter(({ part }) => part.kind === 'head');
+  const cast = head ? childrenOf(goal.build, head.id).find(({ part }) => part.kind === 'hook') : undefined;
+  const hook = cast?.id ?? null;
+  if (carrier.kind === 'straightWire')
+    return [{ op: 'cutWire' }, ...endDoings(goal, 'tail'), ...endDoings(goal, 'nose')];
+  if (carrier.bought) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endDoings(goal, 'tail')];
+  return [
+    { op: 'cutWire' },
+    ...(carrier.sections.length > 0 ? [{ op: 'bendWire' } as const] : []),
+    ...(head ? [{ op: 'castHead', head: head.id, hook } as const] : []),
+    ...endDoings(goal, 'tail'),
+  ];
+}
+
+function endDoings(goal: Goal, end: 'nose' | 'tail'): Doing[] {
+  switch (wireEnd(goal.build.carrier, end).form) {
+    case 'plain':
+      return [];
+    case 'bentOver':
+      return [{ op: 'turnDown' }];
+    case 'bentLoop':
+    case 'wrappedLoop':
+      return [{ op: 'formLoop', end, holding: heldInLoop(goal, end) }];
+  }
+}
+
+/** A loop with something to hang in it, told in its three parts: they are never done apart. */
+export function inParts(doing: Doing): Doing[] {
+  if (doing.op !== 'formLoop' || doing.holding.length === 0) return [doing];
+  const { end, holding } = doing;
+  return [
+    { op: 'rollLoop', end },
+    ...holding.map((item): Doing => ({ op: 'hangInLoop', end, item })),
+    { op: 'closeLoop', end, holding },
+  ];
+}
+
+function strandDoings(goal: Goal): Doing[] {
+  const { build } = goal;
+  const inOrder = build.strand
+    .map((entry, index) => ({ entry, place: placeOf(goal, index) }))
+    .sort((a, b) => a.place - b.place);
+  const doings: Doing[] = [];
+  for (const { entry } of inOrder) {
+    const item = itemOf(build, entry.item);
+    const last = doings.at(-1);
+    if (item.part.kind === 'clevis') doings.push(...clevisDoings(goal, item, doings));
+    else if (item.part.kind === 'shrinkTube') doings.push({ op: 'shrinkTube', item: item.id });
+    else if (item.part.kind === 'dressing') doings.push({ op: 'dressWire', item: item.id });
+    else if (last?.op === 'thread' && isLike(build, last.items.at(-1), item))
+      doings[doings.length - 1] = { ...last, items: [...last.items, item.id] };
+    else doings.push({ op: 'thread', items: [item.id] });
+    for (const over of childrenOf(build, item.id)) {
+      if (over.seat.on === 'item' && over.seat.how === 'over')
+        doings.push({ op: 'slideOver', item: over.id, host: item.id });
+    }
+  }
+  return doings;
+}
+
+/** A clevis stands in the strand twice; the second time its upper leg closes it. */
+function clevisDoings({ build, stackedWith }: Goal, { id }: Item, before: readonly Doing[]): Doing[] {
+  const [hung = null] = childrenOf(build, id).map((child) => child.id);
+  if (legsTogether(build, id) && stackedWith(id).length === 0) {
+    const isOn = before.some((doing) => doing.op === 'threadClevis' && doing.clevis === id);
+    return isOn ? [] : [{ op: 'threadClevis', clevis: id, hung }];
+  }
+  const isBegun = before.some((doing) => doing.op === 'threadLeg' && doing.clevis === id);
+  if (isBegun) return [{ op: 'threadLeg', clevis: id, which: 'upper' }];
+  return [
+    { op: 'threadLeg', clevis: id, which: 'lower' },
+    ...(hung ? [{ op: 'hangOnClevis', clevis: id, item: hung } as const] : []),
+  ];
+}
+
+function isLike(build: Build, lastId: ItemId | undefined, item: Item): boolean {
+  if (lastId === undefined || childrenOf(build, item.id).length > 0) return false;
+  const last = itemOf(build, lastId);
+  return (
+    childrenOf(build, last.id).length === 0 &&
+    last.flipped === item.flipped &&
+    JSON.stringify([last.part, last.state]) === JSON.stringify([item.part, item.state])
+  );
+}
+
+function hangingDoings({ build }: Goal): Doing[] {
+  return Object.values(build.items).flatMap((item): Doing[] => {
+    const { id, part, seat } = item;
+    if (part.kind === 'splitRing') {
+      const items = childrenOf(build, id).flatMap((child) => (child.part.kind === 'splitRing' ? [] : [child.id]));
+      const isHung = seat.on === 'item' && itemOf(build, seat.item).part.kind !== 'clevis';
+      const over: Doing[] = seat.on === 'tie' ? [{ op: 'ringOverTie', ring: id }] : [];
+      return isHung || items.length > 0 ? [...over, { op: 'hangByRing', ring: id, items, isHung }] : over;
+    }
+    if (part.kind === 'hook' && seat.on === 'item' && seat.how === 'hung') {
+      const holder = itemOf(build, seat.item);
+      if (holder.part.kind === 'hook') return [{ op: 'hangStinger', hook: id, on: holder.id }];
+      if (holder.part.kind === 'body') return [{ op: 'hangByEye', hook: id }];
+    }
+    return [];
+  });
+}
+
+/** What is done to pieces in hand, before they go on. */
+function preparing({ build }: Goal): Doing[] {
+  const tubes = Object.values(build.items).filter(
+    ({ part }) => part.kind === 'shrinkTube' || (part.kind === 'sleeve' && part.material === 'plastic'),
+  );
+  const pieces = Object.values(build.items).flatMap((item): Doing[] => {
+    const { id, part, seat } = item;
+    if (part.kind === 'filmBlade') return stateOf(item, 'film').foldRad > 0 ? [{ op: 'foldFilm', item: id }] : [];
+    if (part.kind === 'hook') return stateOf(item, 'hook').pinched ? [{ op: 'pinchBarb', hook: id }] : [];
+    if (part.kind === 'trailer') {
+      const { cutM, rounded } = stateOf(item, 'trailer');
+      return cutM > 0 || rounded ? [{ op: 'cutTrailer', item: id }] : [];
+    }
+    if (part.kind === 'skirt') {
+      const layers = childrenOf(build, id).flatMap((child) => (child.part.kind === 'skirtLayer' ? [child.id] : []));
+      return layers.length > 0 ? [{ op: 'pullLayers', skirt: id, layers }] : [];
+    }
+    if (part.kind === 'dressing' && seat.on === 'item') return [{ op: 'tieDressing', item: id, hook: seat.item }];
+    return [];
+  });
+  return [...(tubes.length > 0 ? [{ op: 'cutTubes', items: tubes.map(({ id }) => id) } as const] : []), ...pieces];
+}
+
+/** What is done once a piece is on. */
+function finishing({ build }: Goal): Doing[] {
+  return Object.values(build.items).flatMap((item): Doing[] => {
+    const { id, part, seat } = item;
+    switch (part.kind) {
+      case 'skirt':
+        return [
+          { op: 'fitSkirt', skirt: id },
+          ...(stateOf(item, 'skirt').tips === 'thinned' ? [{ op: 'thinTips', skirt: id } as const] : []),
+        ];
+      case 'softWire':
+        return seat.on === 'item' ? [{ op: 'lockSkirt', item: id, skirt: seat.item }] : [];
+      case 'keeper':
+        return seat.on === 'item' ? [{ op: 'lashKeeper', item: id, hook: seat.item }] : [];
+      case 'trailer':
+        return seat.on === 'item' ? [{ op: 'pushTrailer', item: id, hook: seat.item }] : [];
+      case 'sleeve':
+        return stateOf(item, 'sleeve').slidUp ? [{ op: 'slideUp', item: id }] : [];
+      case 'rivet':
+        return stateOf(item, 'rivet').fixing === 'free' || strandIndexes(build, id).length === 0
+          ? []
+          : [{ op: 'fixRivet', item: id }];
+      case 'deltaBlade':
+        return stateOf(item, 'deltaBlade').clacks ? [{ op: 'bendToTick', blade: id }] : [];
+      default:
+        return [];
+    }
+  });
+}

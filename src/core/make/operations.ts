@@ -1,0 +1,19 @@
+/** Every operation under its name, and the one door through which they are asked. */
+import type { Doing, Op } from './doing';
+import { headOperations } from './head-operations';
+import { linkOperations } from './link-operations';
+import type { Operation } from './operation';
+import { strandOperations } from './strand-operations';
+import { wireOperations } from './wire-operations';
+
+export const OPERATIONS: { readonly [O in Op]: Operation<O> } = {
+  ...wireOperations,
+  ...strandOperations,
+  ...linkOperations,
+  ...headOperations,
+};
+
+/** The operation of a doing. Each is only ever handed doings of its own kind. */
+export function operationOf(doing: Doing): Operation<Op> {
+  return OPERATIONS[doing.op] as unknown as Operation<Op>;
+}

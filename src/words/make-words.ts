@@ -1,0 +1,341 @@
+/** Steps of making in sentences: what to do, how, and what to mind. */
+import { never } from '../core/never';
+import { itemsOf, type Doing } from '../core/make/doing';
+import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/operation';
+import type { MakeStep, NoWay } from '../core/make/plan';
+import { itemOf, wireEnd, type Build, type End, type ItemId } from '../core/lure/lure';
+import { stateOf } from '../core/lure/item-state';
+import type { Part } from '../core/parts/part';
+import { showLength, type UnitSystem } from '../core/units/write';
+import { degrees } from './angle-words';
+import { CEMENT, CUTTING_WIRE, HOOK_POINTS, HOT_METAL, KNIFE, LEAD, SHRINKING_TUBE } from './caution-words';
+import { finishWords, KIND_WORDS, partTitle } from './part-words';
+
+export const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
+  clippedWire: CUTTING_WIRE,
+  flame: SHRINKING_TUBE,
+  hookPoint: HOOK_POINTS,
+  lead: LEAD,
+  cement: CEMENT,
+  hotMetal: HOT_METAL,
+  blade: KNIFE,
+};
+
+export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
+  cutters: 'side cutters',
+  roundPliers: 'round-nosed pliers',
+  flatPliers: 'flat pliers',
+  ringPliers: 'split-ring pliers',
+  rule: 'rule or caliper',
+  vise: 'vise',
+  bobbin: 'thread bobbin',
+  scissors: 'scissors',
+  knife: 'sharp knife',
+  heat: 'heat gun or lighter',
+  mould: 'mould and ladle',
+  file: 'fine file',
+};
+
+export const SUPPLY_WORDS: Readonly<Record<Supply, string>> = {
+  thread: 'tying thread',
+  cement: 'head cement',
+  water: 'warm water',
+  cap: 'a cork or a bit of tube for the point',
+  goggles: 'eye protection',
+  craftWire: 'craft wire',
+  board: 'cutting board',
+  lead: 'metal for the head',
+};
+
+export const UNDOING_WORDS: Readonly<Record<Undoing, string>> = {
+  byHand: 'Comes off again by hand.',
+  withTool: 'Comes undone with a tool.',
+  opensRing: 'Comes off by opening the ring.',
+  destroys: 'Cannot be undone without cutting or making it anew.',
+};
+
+export const WAIT_WORDS: Readonly<Record<Wait['for'], string>> = {
+  heat: 'heat, kept moving',
+  cement: 'cement to dry',
+  soak: 'band in warm water',
+  cooling: 'metal to cool',
+};
+
+const AMOUNT_WORDS: Readonly<Record<Amount['of'], string>> = {
+  cut: 'cut to',
+  inside: 'inside',
+  play: 'play to leave',
+  gap: 'gap to leave',
+  turnedDown: 'turned down',
+  cutOff: 'cut off',
+  pushOut: 'point comes out at',
+  collarAt: 'band at',
+  tag: 'tag',
+  count: 'how many',
+  wraps: 'wraps',
+  turns: 'turns',
+  bends: 'bends',
+  layers: 'layers',
+  fold: 'fold',
+};
+
+export function amountName(amount: Amount): string {
+  return AMOUNT_WORDS[amount.of];
+}
+
+export interface StepWords {
+  /** What to do, in one plain sentence. */
+  readonly what: string;
+  /** How, where that is not plain. */
+  readonly how: string;
+}
+
+export function stepWords({ doing, amounts }: MakeStep, build: Build, system: UnitSystem): StepWords {
+  const part = (id: ItemId) => itemOf(build, id).part;
+  const name = (id: ItemId) => lower(part(id));
+  const size = (of: Amount['of']) => {
+    const found = amounts.find((amount) => amount.of === of);
+    return found && 'lengthM' in found ? showLength(found.lengthM, system) : '';
+  };
+  const { carrier } = build;
+  switch (doing.op) {
+    case 'cutWire':
+      return {
+        what: `Cut the ${lower(carrier.wire)} to ${size('cut')}.`,
+        how: 'Loops, wraps and tags are in this length.',
+      };
+    case 'takeFrame': {
+      const head = doing.head ? ` with its ${name(doing.head)}` : '';
+      const frame = carrier.kind === 'bentWire' && carrier.bought ? carrier.bought.name.toLowerCase() : 'frame';
+      return { what: `Take the ${frame}${head}.`, how: 'Its end stays straight until all is threaded.' };
+    }
+    case 'bendWire':
+      return {
+        what: 'Bend the wire to its template.',
+        how: 'In the order of the marks; lay it flat on the table after each bend.',
+      };
+    case 'castHead':
+      return {
+        what: `Cast the ${name(doing.head)} about the end of the wire${doing.hook ? ` with the ${name(doing.hook)} in it, point up` : ''}.`,
+        how: 'The arm lies in the plane of the hook.',
+      };
+    case 'formLoop':
+      return { what: `Roll the ${endName(build, doing.end)} and close it.`, how: closeHow(build, doing.end) };
+    case 'rollLoop':
+      return { what: `Roll the ${endName(build, doing.end)}, ${size('inside')} inside.`, how: 'Leave it open.' };
+    case 'hangInLoop':
+      return { what: `Hang the ${name(doing.item)} in the open loop.`, how: '' };
+    case 'closeLoop':
+      return { what: `Close the ${endName(build, doing.end)}.`, how: closeHow(build, doing.end) };
+    case 'turnDown':
+      return { what: `Turn the last ${size('turnedDown')} of the wire down square.`, how: 'Clip what is over.' };
+    case 'thread': {
+      const [first] = doing.items;
+      if (!first) return { what: '', how: '' };
+      const count = doing.items.length;
+      return {
+        what: `Thread ${count === 1 ? 'the' : `${count} ×`} ${told(part(first), system)}.`,
+        how: facing(build, first),
+      };
+    }
+    case 'dressWire':
+      return { what: `Tie the ${name(doing.item)} on the wire.`, how: 'A thread base first; cement the finish.' };
+    case 'slideOver':
+      return {
+        what: `Slide the ${name(doing.item)} over the ${KIND_WORDS[part(doing.host).kind].one}.`,
+        how: part(doing.item).kind === 'bell' ? 'Its mouth to the tail.' : '',
+      };
+    case 'threadClevis':
+      return {
+        what: doing.hung
+          ? `Thread the ${name(doing.clevis)} with the ${name(doing.hung)} on it.`
+          : `Thread the ${name(doing.clevis)}.`,
+        how: doing.hung ? 'The blade on the clevis first, its hollow to the body; then both legs.' : 'Both legs.',
+      };
+    case 'threadLeg':
+      return doing.which === 'lower'
+        ? { what: `Thread the lower leg of the ${name(doing.clevis)}.`, how: 'Its upper leg waits.' }
+        : { what: `Thread the upper leg of the ${name(doing.clevis)}.`, how: 'That closes it about its blade.' };
+    case 'hangOnClevis':
+      return {
+        what: `Hang the ${name(doing.item)} on the waiting ${name(doing.clevis)}.`,
+        how: 'Its hollow to the body.',
+      };
+    case 'cutTubes':
+      return {
+        what: `Cut the tube: ${doing.items.map((id, i) => `${name(id)} ${cutAt(amounts, i, system)}`).join(', ')}.`,
+        how: 'Square across.',
+      };
+    case 'shrinkTube':
+      return {
+        what: `Slide the ${name(doing.item)} over loop, ring and hook eye, and shrink it.`,
+        how: 'From the middle outward, turning it.',
+      };
+    case 'slideUp':
+      return { what: `Slide the ${name(doing.item)} up over the end of the loop.`, how: 'It plugs the gap.' };
+    case 'hangByRing': {
+      const held = listed(doing.items.map(name));
+      const { seat } = itemOf(build, doing.ring);
+      const holder = doing.isHung && seat.on === 'item' ? name(seat.item) : '';
+      return {
+        what: holder
+          ? `Open the ${name(doing.ring)}: ${held === '' ? '' : `the ${held} on it, then `}onto the ${holder}.`
+          : `Open the ${name(doing.ring)} and put the ${held} on it.`,
+        how: 'Turn it right round, until it springs flat.',
+      };
+    }
+    case 'hangByEye':
+      return { what: `Hang the ${name(doing.hook)} by its open eye.`, how: 'Then press the eye shut.' };
+    case 'ringOverTie':
+      return { what: `Force the ${name(doing.ring)} over the line tie.`, how: 'Both legs of the wire through it.' };
+    case 'tieDressing':
+      return {
+        what: `Tie the ${name(doing.item)} to the shank of the ${name(doing.hook)}.`,
+        how: 'A thread base on cement, the bundle lashed at its neck, a whip finish, cement.',
+      };
+    case 'lashKeeper':
+      return {
+        what: `Bend the ${name(doing.item)} and lash it to the shank.`,
+        how: 'Close turns of craft wire; press the ends flat.',
+      };
+    case 'pinchBarb':
+      return { what: `Press the barb of the ${name(doing.hook)} flat.`, how: 'Along the point, in small bites.' };
+    case 'foldFilm':
+      return {
+        what: `Fold the ${name(doing.item)} back by ${degrees(stateOf(itemOf(build, doing.item), 'film').foldRad)}.`,
+        how: 'Both lobes alike.',
+      };
+    case 'fixRivet':
+      return stateOf(itemOf(build, doing.item), 'rivet').fixing === 'upset'
+        ? {
+            what: `Crimp the ${name(doing.item)}, upset its rim and file it rough.`,
+            how: 'It bites the blade at once.',
+          }
+        : { what: `Crimp the ${name(doing.item)} on the wire.`, how: 'It must not turn.' };
+    case 'bendToTick':
+      return {
+        what: `Bend the arm until the ${name(doing.blade)} just ticks.`,
+        how: 'A little at a time, near the head. Past the sweet spot it drags.',
+      };
+    case 'pullLayers':
+      return {
+        what: `Pull ${doing.layers.length === 1 ? 'the layer' : `${doing.layers.length} layers`} through the ${name(doing.skirt)}.`,
+        how: `${[...new Set(doing.layers.map((id) => finishWords(part(id))))].join(', then ')}. Near one end, so that it flares.`,
+      };
+    case 'fitSkirt':
+      return {
+        what: `Wet the collar and push the ${name(doing.skirt)} on.`,
+        how: 'Point first through the middle of it, along the shank.',
+      };
+    case 'lockSkirt':
+      return {
+        what: `Lock the skirt with the ${name(doing.item)}.`,
+        how: `${stateOf(itemOf(build, doing.item), 'lock').turns} turns, pull and twist, clip, press the ends down.`,
+      };
+    case 'thinTips':
+      return { what: 'Thin the tips of the skirt unevenly.', how: 'A few strands at a time, never in one line.' };
+    case 'cutTrailer': {
+      const { cutM, rounded } = stateOf(itemOf(build, doing.item), 'trailer');
+      return {
+        what:
+          cutM > 0
+            ? `Cut ${showLength(cutM, system)} off the head of the ${name(doing.item)}.`
+            : `Round the head of the ${name(doing.item)}.`,
+        how: cutM > 0 && rounded ? 'Round what is left, to fit the collar.' : '',
+      };
+    }
+    case 'pushTrailer': {
+      const claw = part(doing.item).kind === 'trailer' && stateOf(itemOf(build, doing.item), 'trailer').cutM === 0;
+      return {
+        what: `Push the ${name(doing.item)} on the hook, dead straight.`,
+        how: `Cap off. In at the middle of its head${size('pushOut') === '' ? '' : `, out ${size('pushOut')} behind it`}${claw ? '' : '; the cut end to the collar'}.`,
+      };
+    }
+    case 'hangStinger':
+      return {
+        what: `Put the eye of the ${name(doing.hook)} over the point of the ${name(doing.on)}.`,
+        how: 'Cap off. Nothing else goes over this point afterwards.',
+      };
+    case 'capPoint':
+      return { what: `Cap the point of the ${name(doing.hook)}.`, how: 'It stays covered until it is needed.' };
+    default:
+      return never(doing, 'stepWords');
+  }
+}
+
+/** How a loop is closed: wraps and play, or a gap to leave. */
+function closeHow(build: Build, end: End): string {
+  const form = wireEnd(build.carrier, end);
+  if (form.form === 'wrappedLoop') return 'Wraps close to each other, tight to the loop; clip the tag.';
+  if (form.form !== 'bentLoop') return '';
+  return form.gapM > 0 ? 'Not too far: the gap stays.' : 'Until it just meets, not too far.';
+}
+
+function endName({ carrier }: Build, end: End): string {
+  return end === 'nose' ? 'line tie' : carrier.kind === 'bentWire' ? 'end loop' : 'tail loop';
+}
+
+function cutAt(amounts: readonly Amount[], index: number, system: UnitSystem): string {
+  const cuts = amounts.filter((amount) => amount.of === 'cut');
+  const cut = cuts[index];
+  return cut && 'lengthM' in cut ? showLength(cut.lengthM, system) : '';
+}
+
+/** `the bead, the blade and the ring` without its first article. */
+function listed(names: readonly string[]): string {
+  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1) ?? ''}`;
+}
+
+function lower(part: Part): string {
+  const title = partTitle(part);
+  return title.charAt(0).toLowerCase() + title.slice(1);
+}
+
+/** Beads are told apart by size and colour. */
+function told(part: Part, system: UnitSystem): string {
+  const size = part.kind === 'bead' ? `${showLength(part.diameterM, system)} ` : '';
+  const finish = finishWords(part);
+  const isSaid = partTitle(part).toLowerCase().includes(finish);
+  const colour = (part.kind === 'bead' || part.kind === 'weight') && !isSaid ? `, ${finish}` : '';
+  return `${size}${lower(part)}${colour}`;
+}
+
+function facing(build: Build, id: ItemId): string {
+  const { part, flipped } = itemOf(build, id);
+  if (part.kind === 'cap') return `Its open side to the ${flipped ? 'nose' : 'tail'}.`;
+  if (part.kind === 'weight' && part.shape === 'teardrop') return `Its thick end to the ${flipped ? 'nose' : 'tail'}.`;
+  if (part.kind === 'deltaBlade') return 'Front ear first, its hollow to the head.';
+  return '';
+}
+
+/** What a step is the last chance for, beside what it puts on itself. */
+export function lastChanceWords({ lastChanceFor, doing }: MakeStep, build: Build): string {
+  const own = new Set(itemsOf(doing));
+  const names = lastChanceFor.filter((id) => !own.has(id)).map((id) => lower(itemOf(build, id).part));
+  const counted = [...new Set(names)].map((name) => {
+    const count = names.filter((each) => each === name).length;
+    return count === 1 ? name : `${count} × ${name}`;
+  });
+  return counted.join(', ');
+}
+
+export function noWayWords(why: NoWay, build: Build): string {
+  const name = (id: ItemId) => lower(itemOf(build, id).part);
+  switch (why.code) {
+    case 'nothingHolds':
+      return 'Nothing holds what is strung: give the wire a loop at one end, or a bend.';
+    case 'closedEye':
+      return `The ${name(why.item)} hangs on a closed eye of the ${name(why.on)}, which nothing opens: put a split ring between them.`;
+    case 'noLoop':
+      return `The ${name(why.item)} hangs at an end of the wire that has no loop: give it one.`;
+    case 'stuck':
+      return `No order makes this: ${whatStands(why.doings, build)} stand in each other’s way. Take one of them off.`;
+    default:
+      return never(why, 'noWayWords');
+  }
+}
+
+function whatStands(doings: readonly Doing[], build: Build): string {
+  const names = [...new Set(doings.flatMap(itemsOf))].map((id) => lower(itemOf(build, id).part));
+  return listed([...new Set(names)].slice(0, 5)) || 'its steps';
+}
