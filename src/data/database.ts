@@ -43,6 +43,23 @@ export interface StoredRule {
   rule: unknown;
 }
 
+/** A lure being made, or made; not trusted until parsed. */
+export interface StoredRun {
+  id: string;
+  lureId: string;
+  changedAt: number;
+  run: unknown;
+}
+
+/** A picture taken at a step. */
+export interface StoredPhoto {
+  id: string;
+  runId: string;
+  step: string;
+  takenAt: number;
+  picture: Blob;
+}
+
 export interface StoredSetting {
   key: string;
   value: unknown;
@@ -53,7 +70,7 @@ const shownOnShelf = z.object({
 });
 
 const DATABASE_NAME = 'mazurka';
-const SCHEMA_VERSION = 3;
+const SCHEMA_VERSION = 4;
 /** Dexie keeps ten steps of the browser's own version number for each of its own. */
 const STEPS_PER_VERSION = 10;
 
@@ -63,6 +80,8 @@ export class MazurkaDatabase extends Dexie {
   parts!: EntityTable<StoredPart, 'id'>;
   rules!: EntityTable<StoredRule, 'id'>;
   settings!: EntityTable<StoredSetting, 'key'>;
+  runs!: EntityTable<StoredRun, 'id'>;
+  photos!: EntityTable<StoredPhoto, 'id'>;
 
   constructor(name = DATABASE_NAME) {
     super(name);
@@ -77,7 +96,7 @@ export class MazurkaDatabase extends Dexie {
             row.history = addItemStates(row.history);
           }),
       );
-    this.version(SCHEMA_VERSION)
+    this.version(3)
       .stores({ shelf: 'id, changedAt' })
       .upgrade(async (transaction) => {
         const entries: ShelfEntry[] = [];
@@ -92,6 +111,7 @@ export class MazurkaDatabase extends Dexie {
           });
         await transaction.table<ShelfEntry>('shelf').bulkPut(entries);
       });
+    this.version(SCHEMA_VERSION).stores({ runs: 'id, lureId, changedAt', photos: 'id, runId' });
   }
 
   /** Opens if needed. @throws StorageError `blocked` while another tab holds an older version open, `newerVersion` for a later schema. */

@@ -1,6 +1,8 @@
 /** What the user set: units, theme, retrieve. */
 import * as z from 'zod/mini';
-import '../core/schema';
+import { positiveLengthM } from '../core/schema';
+import { TOOLS } from '../core/make/operation';
+import { FINGERS } from '../core/units/finger-spans';
 
 export const retrieveSchema = z.strictObject({
   by: z.enum(['reel', 'mph', 'kmh', 'mps']),
@@ -23,6 +25,18 @@ export const settingsSchema = z.strictObject({
   screenPxPerMm: z._default(z.nullable(z.number().check(z.minimum(1), z.maximum(20))), null),
   /** Show the lure as large as it is. */
   trueSize: z._default(z.boolean(), false),
+  /** The user's own measures of hand, m; null until measured. */
+  fingers: z._default(z.record(z.enum(FINGERS), z.nullable(positiveLengthM)), { thumb: null, joint: null, span: null }),
+  /** Where each tool lies, as the user says it; a tool that is missing is told of before a lure is begun. */
+  tools: z._default(
+    z.partialRecord(
+      z.enum(TOOLS),
+      z.strictObject({ place: z.string().check(z.maxLength(80)), isMissing: z.boolean() }),
+    ),
+    {},
+  ),
+  /** Say the steps of making aloud. */
+  spoken: z._default(z.boolean(), false),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -34,4 +48,7 @@ export const USUAL_SETTINGS: Settings = {
   lastLure: null,
   screenPxPerMm: null,
   trueSize: false,
+  fingers: { thumb: null, joint: null, span: null },
+  tools: {},
+  spoken: false,
 };

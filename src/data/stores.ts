@@ -3,6 +3,7 @@ import { MazurkaDatabase } from './database';
 import { LureStore } from './lure-store';
 import { PartsStore } from './parts-store';
 import { RulesStore } from './rules-store';
+import { RunStore } from './run-store';
 import { SettingsStore } from './settings-store';
 
 export interface Stores {
@@ -10,6 +11,7 @@ export interface Stores {
   readonly parts: PartsStore;
   readonly rules: RulesStore;
   readonly settings: SettingsStore;
+  readonly runs: RunStore;
 }
 
 let made: Stores | null = null;
@@ -22,6 +24,7 @@ export function stores(): Stores {
       parts: new PartsStore(database),
       rules: new RulesStore(database),
       settings: new SettingsStore(database),
+      runs: new RunStore(database, () => Date.now()),
     };
   }
   return made;

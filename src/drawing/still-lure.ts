@@ -8,7 +8,7 @@ import { paintThings, traceThings } from './paint-canvas';
 import { heights } from './stage-view';
 import { TurningBlade, turningThings } from './turning-blade';
 
-const STOPPED_RAD = (58 * Math.PI) / 180;
+export const STOPPED_RAD = (58 * Math.PI) / 180;
 const UNASKED = { speedsMps: [], blades: [], beats: [] } as const;
 
 export interface StillLure {

@@ -4,17 +4,13 @@ import type { Carrier, Family, Lure, LureId } from '../lure/lure';
 import { buzzbait, spinnerbait } from './baits';
 import { inlineSpinner } from './inline-spinner';
 
-export interface FamilyRules {
+interface FamilyRules {
   /** The bare carrier a lure of this family begins with. */
   readonly carrier: () => Carrier;
   readonly check: (lure: Lure) => Finding[];
 }
 
 const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };
-
-export function familyRules(family: Family): FamilyRules {
-  return FAMILIES[family];
-}
 
 export function familyFindings(lure: Lure): Finding[] {
   return FAMILIES[lure.family].check(lure);

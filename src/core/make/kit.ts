@@ -1,0 +1,60 @@
+/** What has to lie on the table before the first step. */
+import type { Item, ItemId } from '../lure/lure';
+import { itemOf, type Build } from '../lure/lure';
+import type { Part } from '../parts/part';
+import type { Supply, Tool } from './operation';
+import type { MakeStep } from './plan';
+
+export interface Kit {
+  /** In the order in which they are first needed. */
+  readonly tools: readonly Tool[];
+  readonly supplies: readonly Supply[];
+  readonly parts: readonly KitPart[];
+}
+
+/** Equal parts that are needed one after the other. */
+export interface KitPart {
+  readonly part: Part;
+  readonly items: readonly ItemId[];
+  /** The step that takes the first of them, from 0. */
+  readonly step: number;
+}
+
+export function kitFor(build: Build, steps: readonly MakeStep[]): Kit {
+  return {
+    tools: [...new Set(steps.flatMap(({ tools }) => tools))],
+    supplies: [...new Set(steps.flatMap(({ supplies }) => supplies))],
+    parts: partsInOrder(build, steps),
+  };
+}
+
+function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
+  const seen = new Set<ItemId>();
+  const parts: KitPart[] = [];
+  const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
+  steps.forEach(({ doing, items }, step) => {
+    if (doing.op === 'cutWire') parts.push({ part: build.carrier.wire, items: [], step });
+    const hooked = doing.op === 'tieDressing' || doing.op === 'lashKeeper' ? [...items, doing.hook] : items;
+    for (const id of hooked) {
+      if (seen.has(id)) continue;
+      seen.add(id);
+      const item = itemOf(build, id);
+      // The head of a bought frame is on it, with its hook.
+      if (isBought && isOnFrame(build, item)) continue;
+      const last = parts.at(-1);
+      if (last && last.items.length > 0 && isSame(last.part, item.part))
+        parts[parts.length - 1] = { ...last, items: [...last.items, id] };
+      else parts.push({ part: item.part, items: [id], step });
+    }
+  });
+  return parts;
+}
+
+function isOnFrame(build: Build, { part, seat }: Item): boolean {
+  if (part.kind === 'head') return true;
+  return seat.on === 'item' && seat.how === 'moulded' && itemOf(build, seat.item).part.kind === 'head';
+}
+
+function isSame(a: Part, b: Part): boolean {
+  return a.id === b.id && JSON.stringify(a) === JSON.stringify(b);
+}

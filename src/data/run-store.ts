@@ -1,0 +1,139 @@
+/**
+ * Lures being made, and those made. Every change is read, done and written in one transaction on what stands there, so that
+ * a step is kept as soon as it is taken and two tabs on one run do not undo each other.
+ */
+import { liveQuery } from 'dexie';
+import type { Lure, LureId } from '../core/lure/lure';
+import { runSchema, startRun, type Run } from '../core/make/run';
+import type { MazurkaDatabase, StoredPhoto, StoredRun } from './database';
+import { StorageError } from './failure';
+import { guarded, type Stored } from './guarded';
+
+export interface RunPhoto {
+  readonly id: string;
+  readonly step: string;
+  readonly picture: Blob;
+}
+
+export class RunStore {
+  constructor(
+    private readonly database: MazurkaDatabase,
+    private readonly now: () => number,
+  ) {}
+
+  start(lure: Lure): Promise<Stored<Run>> {
+    const { database } = this;
+    return guarded(database, () =>
+      database.transaction('rw', database.runs, async () => {
+        const at = this.now();
+        let id = `run-${at.toString(36)}`;
+        for (let n = 2; await database.runs.get(id); n++) id = `run-${at.toString(36)}-${n}`;
+        const run = startRun(lure, id, at);
+        await database.runs.add(this.row(run));
+        return run;
+      }),
+    );
+  }
+
+  /** Changes a run on what stands in storage and hands it back as written. */
+  change(id: string, change: (run: Run) => Run): Promise<Stored<Run>> {
+    const { database } = this;
+    return guarded(database, () =>
+      database.transaction('rw', database.runs, async () => {
+        const run = change(parsed(await database.runs.get(id), id));
+        await database.runs.put(this.row(run));
+        return run;
+      }),
+    );
+  }
+
+  /** Gives a finished run the next number and the day. A run that has one keeps it. */
+  number(id: string, onDay: string): Promise<Stored<Run>> {
+    const { database } = this;
+    return guarded(database, () =>
+      database.transaction('rw', database.runs, async () => {
+        const run = parsed(await database.runs.get(id), id);
+        if (run.number !== null) return run;
+        const rows = await database.runs.toArray();
+        const numbers = rows.map((row) => runSchema.safeParse(row.run).data?.number ?? 0);
+        const made: Run = { ...run, stage: 'made', number: Math.max(0, ...numbers) + 1, madeOn: onDay };
+        await database.runs.put(this.row(made));
+        return made;
+      }),
+    );
+  }
+
+  read(id: string): Promise<Stored<Run>> {
+    return guarded(this.database, async () => parsed(await this.database.runs.get(id), id));
+  }
+
+  /** Readable runs, of this lure or of all, last changed first. */
+  list(lureId?: LureId): Promise<Stored<readonly Run[]>> {
+    return guarded(this.database, async () => {
+      const rows = await this.database.runs.orderBy('changedAt').reverse().toArray();
+      return rows.flatMap((row) => {
+        if (lureId !== undefined && row.lureId !== lureId) return [];
+        const known = runSchema.safeParse(row.run);
+        return known.success ? [known.data] : [];
+      });
+    });
+  }
+
+  /** Gives a run up; its pictures go with it. */
+  remove(id: string): Promise<Stored<void>> {
+    const { database } = this;
+    return guarded(database, () =>
+      database.transaction('rw', database.runs, database.photos, async () => {
+        await database.photos.where('runId').equals(id).delete();
+        await database.runs.delete(id);
+      }),
+    );
+  }
+
+  addPhoto(runId: string, step: string, picture: Blob): Promise<Stored<void>> {
+    return guarded(this.database, async () => {
+      const takenAt = this.now();
+      const id = `${runId} ${takenAt.toString(36)}`;
+      await this.database.photos.put({ id, runId, step, takenAt, picture });
+    });
+  }
+
+  removePhoto(id: string): Promise<Stored<void>> {
+    return guarded(this.database, () => this.database.photos.delete(id));
+  }
+
+  /** Calls back with the pictures of a run, oldest first, now and after every change. */
+  watchPhotos(runId: string, onPhotos: (photos: readonly RunPhoto[]) => void): () => void {
+    const subscription = liveQuery(() => this.database.photos.where('runId').equals(runId).sortBy('takenAt')).subscribe(
+      {
+        next: (rows: readonly StoredPhoto[]) => onPhotos(rows.map(({ id, step, picture }) => ({ id, step, picture }))),
+        error: () => undefined,
+      },
+    );
+    return () => subscription.unsubscribe();
+  }
+
+  /** Calls back with a run, now and each time it changes, in this tab or another. */
+  watch(id: string, onRun: (run: Run) => void): () => void {
+    const subscription = liveQuery(() => this.database.runs.get(id)).subscribe({
+      next: (row) => {
+        const known = runSchema.safeParse(row?.run);
+        if (known.success) onRun(known.data);
+      },
+      error: () => undefined,
+    });
+    return () => subscription.unsubscribe();
+  }
+
+  private row(run: Run): StoredRun {
+    return { id: run.id, lureId: run.lureId, changedAt: this.now(), run };
+  }
+}
+
+function parsed(row: StoredRun | undefined, id: string): Run {
+  if (!row) throw new StorageError({ code: 'gone', lureId: id });
+  const known = runSchema.safeParse(row.run);
+  if (known.success) return known.data;
+  const path = known.error.issues[0]?.path.map(String).join('.') ?? '';
+  throw new StorageError({ code: 'damaged', lureId: id, path });
+}
