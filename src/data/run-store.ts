@@ -15,6 +15,12 @@ export interface RunPhoto {
   readonly picture: Blob;
 }
 
+/** A run taken out, whole. */
+export interface RemovedRun {
+  readonly row: StoredRun | null;
+  readonly photos: readonly StoredPhoto[];
+}
+
 export class RunStore {
   constructor(
     private readonly database: MazurkaDatabase,
@@ -79,13 +85,28 @@ export class RunStore {
     });
   }
 
-  /** Gives a run up; its pictures go with it. */
-  remove(id: string): Promise<Stored<void>> {
+  /** Takes a run and its pictures out, and hands them back so that they can be put back. */
+  remove(id: string): Promise<Stored<RemovedRun>> {
     const { database } = this;
     return guarded(database, () =>
       database.transaction('rw', database.runs, database.photos, async () => {
+        const removed = {
+          row: (await database.runs.get(id)) ?? null,
+          photos: await database.photos.where('runId').equals(id).toArray(),
+        };
         await database.photos.where('runId').equals(id).delete();
         await database.runs.delete(id);
+        return removed;
+      }),
+    );
+  }
+
+  putBack({ row, photos }: RemovedRun): Promise<Stored<void>> {
+    const { database } = this;
+    return guarded(database, () =>
+      database.transaction('rw', database.runs, database.photos, async () => {
+        if (row) await database.runs.put(row);
+        await database.photos.bulkPut([...photos]);
       }),
     );
   }

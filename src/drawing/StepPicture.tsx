@@ -58,16 +58,20 @@ export function StepPicture({ goal, piece, step, width, height, lifePxPerMm, lab
       context.setLineDash([]);
     }
   }, [scene, box, canvasWidth, canvasHeight, pxPerMm]);
+  const isLarger = canvasWidth > width || canvasHeight > height;
   return (
-    <div className="overflow-auto" style={{ width, height }}>
-      <canvas
-        ref={ref}
-        role="img"
-        aria-label={label}
-        data-testid="step-picture"
-        data-px-per-mm={pxPerMm.toFixed(3)}
-        style={{ width: canvasWidth, height: canvasHeight }}
-      />
+    <div
+      role="img"
+      aria-label={label}
+      // Larger than its room it is slid about, by keys too.
+      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+      tabIndex={isLarger ? 0 : undefined}
+      className="overflow-auto"
+      style={{ width, height }}
+      data-testid="step-picture"
+      data-px-per-mm={pxPerMm.toFixed(3)}
+    >
+      <canvas ref={ref} aria-hidden style={{ width: canvasWidth, height: canvasHeight }} />
     </div>
   );
 }

@@ -4,8 +4,6 @@
  */
 import type { CutLength } from '../core/lure/lengths';
 import type { Layout } from '../core/lure/layout';
-import { outsideRadius } from '../core/lure/outside-radius';
-import { pointOn } from '../core/lure/wire-path';
 import { childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
 import { closingChecks } from '../core/make/closing-checks';
 import type { Plan } from '../core/make/plan';
@@ -18,7 +16,7 @@ import { CLOSING_WORDS } from '../words/closing-words';
 import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords } from '../words/make-words';
 import { polyline } from '../drawing/path';
 import { checkBarLines } from './check-bar';
-import { lureInInk } from './lure-drawing';
+import { inkHeights, lureInInk } from './lure-drawing';
 import { PAPERS, path, SOFT_INK, text, wrap, type Mark, type Measure, type Page, type PaperName } from './page';
 
 export interface BuildSheetInput {
@@ -112,22 +110,6 @@ function drawn({ lure, layout, paper }: BuildSheetInput, topMm: number): Block {
     ],
     endsMm: barMm + 9,
   };
-}
-
-/** How far the ink reaches above and below the axis, m. */
-function inkHeights(layout: Layout): { readonly upM: number; readonly downM: number } {
-  const across = layout.off.flatMap(({ item, line, offAxisM, pivotM }) => {
-    const { part } = item;
-    const { yM } = pointOn(layout.lines[line], pivotM);
-    const half = part.kind === 'blade' ? offAxisM + part.widthM / 2 : outsideRadius(part);
-    return [yM + half, yM - half];
-  });
-  const strung = layout.strand.flatMap(({ x0M, radiusM }) => {
-    const { yM } = pointOn(layout.lines.run, x0M);
-    return [yM + radiusM, yM - radiusM];
-  });
-  const all = [0.006, -0.006, layout.y0M, layout.y1M, ...across, ...strung];
-  return { upM: Math.max(...all), downM: -Math.min(...all) };
 }
 
 function checkBar(xMm: number, yMm: number): Mark[] {

@@ -5,6 +5,8 @@
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { FILM_LOBE } from '../core/parts/blade-pattern';
 import { filmLobe, outlineRim } from '../core/parts/outline';
+import { outsideRadius } from '../core/lure/outside-radius';
+import { pointOn } from '../core/lure/wire-path';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
 import { deltaSeats, filmSeats, spinSeats } from '../core/lure/spin-seats';
@@ -76,6 +78,22 @@ export function lureInInk(build: Build, layout: Layout, xMm: number, axisMm: num
     return deltaFlat(blade).map((shape) => inInk(shape, x, y, scale, scale, turnRad));
   });
   return [...things, ...clevises, ...blades, ...films, ...deltas];
+}
+
+/** How far the ink reaches above and below the axis, m. */
+export function inkHeights(layout: Layout): { readonly upM: number; readonly downM: number } {
+  const across = layout.off.flatMap(({ item, line, offAxisM, pivotM }) => {
+    const { part } = item;
+    const { yM } = pointOn(layout.lines[line], pivotM);
+    const half = part.kind === 'blade' ? offAxisM + part.widthM / 2 : outsideRadius(part);
+    return [yM + half, yM - half];
+  });
+  const strung = layout.strand.flatMap(({ x0M, radiusM }) => {
+    const { yM } = pointOn(layout.lines.run, x0M);
+    return [yM + radiusM, yM - radiusM];
+  });
+  const all = [0.006, -0.006, layout.y0M, layout.y1M, ...across, ...strung];
+  return { upM: Math.max(...all), downM: -Math.min(...all) };
 }
 
 /** A sheet laid over the rest: thin enough to see through. */

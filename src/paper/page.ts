@@ -3,8 +3,13 @@
 export const PAPERS = {
   a4: { name: 'A4', widthMm: 210, heightMm: 297 },
   letter: { name: 'Letter', widthMm: 215.9, heightMm: 279.4 },
+  a6: { name: 'A6', widthMm: 105, heightMm: 148 },
 } as const;
 export type PaperName = keyof typeof PAPERS;
+
+/** Papers that whole sheets are printed on; a card is always A6. */
+export const SHEET_PAPERS = ['a4', 'letter'] as const satisfies readonly PaperName[];
+export type SheetPaper = (typeof SHEET_PAPERS)[number];
 
 export type Weight = 'regular' | 'bold';
 

@@ -39,7 +39,7 @@ export function Sheet({ open, onOpenChange, title, description, wide, children }
             </div>
             <Dialog.Close
               aria-label="Close"
-              className="inline-flex size-11 items-center justify-center rounded-md hover:bg-accent-soft"
+              className="inline-flex size-14 items-center justify-center rounded-md hover:bg-accent-soft"
             >
               <X aria-hidden size={20} />
             </Dialog.Close>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import { useMedia } from '@/ui/use-media';
+import { useDark } from '@/ui/use-dark';
 import { Notices } from './later';
 import { useBench } from './bench-state';
 import { startBench } from './bench-store';
@@ -11,11 +11,7 @@ export function Bench() {
   const history = useBench((state) => state.history);
   const hasNotice = useBench((state) => state.notice !== null);
   const theme = useBench((state) => state.settings.theme);
-  const prefersDark = useMedia('(prefers-color-scheme: dark)');
-  const isDark = theme === 'dark' || (theme === 'auto' && prefersDark);
-  useEffect(() => {
-    document.documentElement.dataset.theme = isDark ? 'dark' : 'light';
-  }, [isDark]);
+  const isDark = useDark(theme);
   useEffect(() => {
     let stop: (() => void) | null = null;
     let isGone = false;

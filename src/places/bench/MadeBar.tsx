@@ -29,7 +29,7 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
           )}
         </p>
         {made === null && (
-          <Button className="shrink-0" onClick={mark}>
+          <Button look="quiet" className="shrink-0" onClick={mark}>
             Mark as made
           </Button>
         )}
@@ -39,6 +39,12 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
           </Button>
         )}
       </div>
+      <a
+        href={`/make?lure=${lure.id}`}
+        className="inline-flex min-h-11 items-center justify-center rounded-md bg-accent px-3 font-semibold text-on-accent hover:opacity-90"
+      >
+        {made === null ? 'Make it, step by step' : 'Make another, step by step'}
+      </a>
       {costs.length > 0 && (
         <>
           <ul className="list-disc rounded-md bg-caution-soft py-1.5 pr-2 pl-7" data-testid="costs">

@@ -275,7 +275,7 @@ function Sheets({
   readonly onClosePicker: () => void;
   readonly speedMps: number;
 }) {
-  const system = useBench((state) => state.settings.system);
+  const { system, screenPxPerMm } = useBench((state) => state.settings);
   const sheet = useBench((state) => state.sheet);
   const compared = useBench((state) => state.compared);
   return (
@@ -285,7 +285,13 @@ function Sheets({
       {sheet === 'rules' && <RulesSheet onClose={closeSheet} />}
       {sheet === 'lures' && <LuresSheet onClose={closeSheet} />}
       {sheet === 'new' && <NewLureSheet onClose={closeSheet} />}
-      {sheet === 'trueSize' && <TrueSizeSheet onClose={closeSheet} />}
+      {sheet === 'trueSize' && (
+        <TrueSizeSheet
+          known={screenPxPerMm}
+          onSet={(pxPerMm) => changeSettings({ screenPxPerMm: pxPerMm, trueSize: true })}
+          onClose={closeSheet}
+        />
+      )}
       {sheet === 'compare' && (
         <CompareSheet lure={history.lure} index={compared} system={system} onClose={closeSheet} />
       )}

@@ -46,7 +46,7 @@ export const RulesSheet = dynamic(() => import('./RulesSheet').then((room) => ro
 export const Notices = dynamic(() => import('./Notices').then((room) => room.Notices), { ssr: false });
 export const LuresSheet = dynamic(() => import('./LuresSheet').then((room) => room.LuresSheet), { ssr: false });
 export const NewLureSheet = dynamic(() => import('./NewLureSheet').then((room) => room.NewLureSheet), { ssr: false });
-export const TrueSizeSheet = dynamic(() => import('./TrueSizeSheet').then((room) => room.TrueSizeSheet), {
+export const TrueSizeSheet = dynamic(() => import('@/ui/TrueSizeSheet').then((room) => room.TrueSizeSheet), {
   ssr: false,
 });
 export const CompareSheet = dynamic(() => import('./CompareSheet').then((room) => room.CompareSheet), { ssr: false });

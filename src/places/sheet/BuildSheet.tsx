@@ -4,7 +4,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { lureIdSchema, type Lure } from '@/core/lure/lure';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { stores } from '@/data/stores';
-import { PAPERS, type Measure, type PaperName } from '@/paper/page';
+import { PAPERS, SHEET_PAPERS, type SheetPaper } from '@/paper/page';
+import { useMeasure } from '@/paper/use-measure';
 import { PageSvg } from '@/paper/PageSvg';
 import { Button } from '@/ui/Button';
 import { saveFile } from '@/ui/save-file';
@@ -26,7 +27,7 @@ const SHOWN_WORDS: Readonly<Record<Shown, string>> = { sheet: 'build sheet', tem
 /** A page of a lure to look at, print, or keep as a file: the page on the screen is the page on paper. */
 export function BuildSheet() {
   const opened = useOpened();
-  const [paper, setPaper] = useState<PaperName | null>(null);
+  const [paper, setPaper] = useState<SheetPaper | null>(null);
   const [pdf, setPdf] = useState<'idle' | 'writing' | { readonly failed: string }>('idle');
   const measure = useMeasure();
   const system = opened.state === 'open' ? opened.system : 'metric';
@@ -67,7 +68,10 @@ export function BuildSheet() {
   const savePdf = async () => {
     setPdf('writing');
     try {
-      const [{ writePdf }, { sheetFonts }] = await Promise.all([import('@/paper/write-pdf'), import('./sheet-fonts')]);
+      const [{ writePdf }, { sheetFonts }] = await Promise.all([
+        import('@/paper/write-pdf'),
+        import('@/paper/sheet-fonts'),
+      ]);
       saveFile(`${fileName}.pdf`, await writePdf(page, await sheetFonts(), new Date()), 'application/pdf');
       setPdf('idle');
     } catch (error) {
@@ -82,7 +86,7 @@ export function BuildSheet() {
           {lure.name}: {SHOWN_WORDS[shown]}
         </h1>
         <div role="radiogroup" aria-label="Paper" className="flex">
-          {(Object.keys(PAPERS) as PaperName[]).map((each) => (
+          {SHEET_PAPERS.map((each) => (
             <button
               key={each}
               type="button"
@@ -144,26 +148,4 @@ function useOpened(): Opened {
     };
   }, []);
   return opened;
-}
-
-/** Text as this browser sets it, once its type has loaded. */
-function useMeasure(): Measure | null {
-  const [measure, setMeasure] = useState<Measure | null>(null);
-  useEffect(() => {
-    let isHere = true;
-    const family = getComputedStyle(document.body).fontFamily;
-    const context = document.createElement('canvas').getContext('2d');
-    void Promise.all([400, 700].map((weight) => document.fonts.load(`${weight} 100px ${family}`))).then(() => {
-      if (!context || !isHere) return;
-      const measured: Measure = (text, sizeMm, weight) => {
-        context.font = `${weight === 'bold' ? 700 : 400} 100px ${family}`;
-        return (context.measureText(text).width / 100) * sizeMm;
-      };
-      setMeasure(() => measured);
-    });
-    return () => {
-      isHere = false;
-    };
-  }, []);
-  return measure;
 }

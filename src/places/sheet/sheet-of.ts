@@ -6,11 +6,11 @@ import { planMake } from '@/core/make/plan';
 import type { UnitSystem } from '@/core/units/write';
 import { buildSheet } from '@/paper/build-sheet';
 import { FAMILY_WORDS } from '@/words/family-words';
-import type { Measure, Page, PaperName } from '@/paper/page';
+import type { Measure, Page, SheetPaper } from '@/paper/page';
 import { bendingTemplate, templatePage, templateWidth, type Template } from '@/paper/template';
 
 /** The build sheet of a lure, with all that stands on it worked out. */
-export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: string, measure: Measure): Page {
+export function sheetOf(lure: Lure, system: UnitSystem, paper: SheetPaper, day: string, measure: Measure): Page {
   const { build } = lure;
   const layout = layOut(build);
   const cuts = cutLengths(build, layout);
@@ -31,7 +31,7 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: PaperName, day: s
 }
 
 /** The bending template of a lure's wire, and the page it stands on. */
-export function templateOf(lure: Lure, system: UnitSystem, paper: PaperName): { template: Template; page: Page } {
+export function templateOf(lure: Lure, system: UnitSystem, paper: SheetPaper): { template: Template; page: Page } {
   const template = bendingTemplate({ lure, layout: layOut(lure.build), system, wideMm: templateWidth(paper) });
   return { template, page: templatePage(template, paper) };
 }

@@ -9,7 +9,7 @@ import { cutLengths } from '@/core/lure/lengths';
 import type { Lure } from '@/core/lure/lure';
 import { sheetOf as sheetOn } from './sheet-of';
 import { CHECK_BAR_MM } from '@/paper/check-bar';
-import { PAPERS, wrap, type Mark, type Measure, type Page, type PaperName } from '@/paper/page';
+import { PAPERS, wrap, type Mark, type Measure, type Page, type SheetPaper } from '@/paper/page';
 import { pdfMeasure, writePdf, type FontFiles } from '@/paper/write-pdf';
 
 const require = createRequire(import.meta.url);
@@ -32,7 +32,7 @@ beforeAll(async () => {
   measure = await pdfMeasure(FONTS);
 });
 
-const sheetOf = (lure: Lure, paper: PaperName, system: 'metric' | 'trade' = 'metric'): Page =>
+const sheetOf = (lure: Lure, paper: SheetPaper, system: 'metric' | 'trade' = 'metric'): Page =>
   sheetOn(lure, system, paper, '2031-09-14', measure);
 
 describe.each(['a4', 'letter'] as const)('the build sheet on %s', (paper) => {

@@ -1,5 +1,5 @@
 /** The type of the app as files that can be put into a PDF; they ship with it. */
-import type { FontFiles } from '@/paper/write-pdf';
+import type { FontFiles } from './write-pdf';
 
 const REGULAR = [
   new URL(

@@ -1,10 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { Button } from '@/ui/Button';
-import { Sheet } from '@/ui/Sheet';
-import { useBench } from './bench-state';
-import { changeSettings } from './bench-store';
+import { Button } from './Button';
+import { Sheet } from './Sheet';
 
 /** A bank card, the size of every one of them: ISO/IEC 7810, ID-1. */
 const CARD_MM = { width: 85.6, height: 53.98, corner: 3.18 } as const;
@@ -12,9 +10,15 @@ const CARD_MM = { width: 85.6, height: 53.98, corner: 3.18 } as const;
 const NOMINAL_PX_PER_MM = 96 / 25.4;
 const STEP = 0.005;
 
+export interface TrueSizeSheetProps {
+  /** Pixels to the millimetre as set before; null until someone has. */
+  readonly known: number | null;
+  readonly onSet: (pxPerMm: number) => void;
+  readonly onClose: () => void;
+}
+
 /** Lay a bank card on the screen and bring the drawn one to its size: from then on the lure can be shown at true size. */
-export function TrueSizeSheet({ onClose }: { readonly onClose: () => void }) {
-  const known = useBench((state) => state.settings.screenPxPerMm);
+export function TrueSizeSheet({ known, onSet, onClose }: TrueSizeSheetProps) {
   const [pxPerMm, setPxPerMm] = useState(known ?? NOMINAL_PX_PER_MM);
   const px = (mm: number) => mm * pxPerMm;
   return (
@@ -50,7 +54,7 @@ export function TrueSizeSheet({ onClose }: { readonly onClose: () => void }) {
         look="main"
         className="self-start"
         onClick={() => {
-          changeSettings({ screenPxPerMm: pxPerMm, trueSize: true });
+          onSet(pxPerMm);
           onClose();
         }}
       >

@@ -1,0 +1,70 @@
+/** Which handling a step is shown by: what words cannot tell, drawn from the step's own parts. */
+import { childrenOf, itemOf, wireEnd, type Build, type End, type ItemId } from '../../core/lure/lure';
+import { goalOf } from '../../core/make/goal';
+import type { MakeStep } from '../../core/make/plan';
+import type { Part } from '../../core/parts/part';
+import { lockFrames, skirtFrames, trailerFrames } from './behind-head';
+import { stackFrames } from './clevises';
+import type { Frame } from './frame';
+import { loopFrames } from './loop';
+import { ringFrames } from './ring';
+
+export function handlingFrames({ doing, amounts }: MakeStep, build: Build, over: End): readonly Frame[] {
+  switch (doing.op) {
+    case 'formLoop':
+    case 'rollLoop':
+    case 'closeLoop':
+      return loopFrames(wireEnd(build.carrier, doing.end), build.carrier.wire);
+    case 'threadLeg':
+    case 'hangOnClevis': {
+      const stack = [doing.clevis, ...goalOf(build, over).stackedWith(doing.clevis)].slice(0, 2);
+      return stackFrames(build, inStrand(build, stack), over);
+    }
+    case 'hangByRing': {
+      const ring = itemOf(build, doing.ring).part;
+      const eye = itemOf(build, doing.items[0] ?? holderOf(build, doing.ring)).part;
+      return ring.kind === 'splitRing' ? ringFrames(ring, eyeOf(eye), eye.finish.hex) : [];
+    }
+    case 'ringOverTie': {
+      const ring = itemOf(build, doing.ring).part;
+      const { wire } = build.carrier;
+      return ring.kind === 'splitRing' ? ringFrames(ring, wire.diameterM, wire.finish.hex) : [];
+    }
+    case 'fitSkirt':
+      return skirtFrames(build, doing.skirt);
+    case 'lockSkirt':
+      return lockFrames(build, doing.item, doing.skirt);
+    case 'pushTrailer': {
+      const out = amounts.find((amount) => amount.of === 'pushOut');
+      return trailerFrames(build, doing.item, out?.of === 'pushOut' ? out.lengthM : null);
+    }
+    default:
+      return [];
+  }
+}
+
+/** The first of the stack, nose to tail, is drawn above. */
+function inStrand({ strand }: Build, stack: readonly ItemId[]): ItemId[] {
+  return [...new Set(strand.map(({ item }) => item))].filter((id) => stack.includes(id));
+}
+
+function holderOf(build: Build, ring: ItemId): ItemId {
+  const { seat } = itemOf(build, ring);
+  return seat.on === 'item' ? seat.item : (childrenOf(build, ring)[0]?.id ?? ring);
+}
+
+/** Inside of the eye or hole that goes on the ring, m. */
+function eyeOf(part: Part): number {
+  switch (part.kind) {
+    case 'hook':
+    case 'swivel':
+    case 'body':
+      return part.eyeInnerDiameterM;
+    case 'blade':
+      return part.holeDiameterM;
+    case 'splitRing':
+      return part.outerDiameterM / 2;
+    default:
+      return 0.002;
+  }
+}

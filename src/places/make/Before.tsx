@@ -1,0 +1,169 @@
+'use client';
+
+import { useState } from 'react';
+import type { Lure } from '@/core/lure/lure';
+import { kitFor, type KitPart } from '@/core/make/kit';
+import type { Tool } from '@/core/make/operation';
+import { begin, type Run } from '@/core/make/run';
+import { showLength, type UnitSystem } from '@/core/units/write';
+import type { Settings } from '@/data/settings';
+import { PartPortrait } from '@/drawing/PartPortrait';
+import { SUPPLY_WORDS, TOOL_WORDS } from '@/words/make-words';
+import { partLine, partTitle } from '@/words/part-words';
+import { FingersSheet } from './FingersSheet';
+import { useHandsFree } from './hands-free';
+import { BIG } from './looks';
+import { changeRun, changeSettings, startNew, useMake, type Planned } from './make-store';
+import { RunsUnderWay } from './UnderWay';
+
+export interface BeforeProps {
+  readonly lure: Pick<Lure, 'id' | 'name' | 'build'>;
+  readonly plan: Planned;
+  readonly underWay: readonly Run[];
+  /** Begun already, and gone back to its first page; null before it is begun. */
+  readonly run: { readonly run: Run; readonly names: readonly string[] } | null;
+}
+
+/** Which tools, where they lie, what is missing; the parts in the order in which they are used. */
+export function Before({ lure, plan, underWay, run }: BeforeProps) {
+  const settings = useMake((state) => state.settings);
+  const [hand, setHand] = useState(false);
+  const { tools, supplies, parts } = kitFor(lure.build, plan.steps);
+  const missing = tools.filter((tool) => settings.tools[tool]?.isMissing);
+  const go = async () => {
+    if (run) return changeRun((each) => begin(each, run.names));
+    await startNew(lure as Lure);
+    const { make } = useMake.getState();
+    if (make.state === 'run') changeRun((each) => begin(each, make.names));
+  };
+  useHandsFree({ onNext: () => void go() });
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <main className="mx-auto flex w-full max-w-6xl flex-1 flex-col gap-5 p-4 pb-8">
+        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <h1 className="text-3xl font-bold">Make {lure.name}</h1>
+          <p className="text-xl">
+            {plan.steps.length} steps, about {Math.max(5, Math.round(plan.minutes / 5) * 5)} minutes
+          </p>
+        </header>
+        <RunsUnderWay runs={underWay} />
+        <div className="grid gap-6 lg:grid-cols-2">
+          <section aria-label="Tools" className="flex flex-col gap-2">
+            <h2 className="text-2xl font-semibold">Tools to hand</h2>
+            <ul className="flex flex-col gap-2">
+              {tools.map((tool) => (
+                <ToolRow key={tool} tool={tool} known={settings.tools[tool] ?? null} all={settings.tools} />
+              ))}
+            </ul>
+            <p className="text-lg">
+              <span className="font-semibold">Also:</span> {supplies.map((each) => SUPPLY_WORDS[each]).join(', ')}.
+            </p>
+            <div className="flex flex-wrap gap-2">
+              <button type="button" className={BIG.plain} onClick={() => setHand(true)}>
+                Measures of your hand
+              </button>
+              <button
+                type="button"
+                className={BIG.plain}
+                aria-pressed={settings.spoken}
+                onClick={() => changeSettings({ spoken: !settings.spoken })}
+              >
+                {settings.spoken ? 'Steps are spoken' : 'Speak the steps'}
+              </button>
+            </div>
+          </section>
+          <section aria-label="Parts" className="flex flex-col gap-2">
+            <h2 className="text-2xl font-semibold">Parts, in the order you need them</h2>
+            <ol className="flex flex-col">
+              {parts.map((each) => (
+                <PartRow key={`${each.part.id} ${each.step}`} kit={each} plan={plan} system={settings.system} />
+              ))}
+            </ol>
+          </section>
+        </div>
+      </main>
+      <footer className="sticky bottom-0 flex items-center gap-3 border-t-2 border-line bg-panel p-3">
+        <a className={BIG.plain} href={`/bench?lure=${lure.id}`}>
+          To the bench
+        </a>
+        <p role="status" className="flex-1 text-lg text-caution">
+          {missing.length > 0 && `⚠ Missing: ${missing.map((tool) => TOOL_WORDS[tool]).join(', ')}`}
+        </p>
+        <button type="button" className={`${BIG.main} px-8 text-xl`} onClick={() => void go()}>
+          {run ? 'Go on' : 'All here: begin'}
+        </button>
+      </footer>
+      {hand && <FingersSheet onClose={() => setHand(false)} />}
+    </div>
+  );
+}
+
+type Known = NonNullable<Settings['tools'][Tool]>;
+
+function ToolRow({
+  tool,
+  known,
+  all,
+}: {
+  readonly tool: Tool;
+  readonly known: Known | null;
+  readonly all: Settings['tools'];
+}) {
+  const { place, isMissing } = known ?? { place: '', isMissing: false };
+  const set = (changes: Partial<Known>) =>
+    changeSettings({ tools: { ...all, [tool]: { place, isMissing, ...changes } } });
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line pb-2">
+      <span className="min-w-44 flex-1 text-lg font-semibold">{TOOL_WORDS[tool]}</span>
+      <input
+        aria-label={`Where the ${TOOL_WORDS[tool]} lies`}
+        placeholder="where it lies"
+        className="min-h-14 w-40 flex-1 rounded-lg border-2 border-line bg-panel px-3 text-lg placeholder:text-ink-soft"
+        defaultValue={place}
+        maxLength={80}
+        onBlur={(event) => event.target.value !== place && set({ place: event.target.value })}
+      />
+      <button
+        type="button"
+        aria-label={`${TOOL_WORDS[tool]} is missing`}
+        aria-pressed={isMissing}
+        className={`${BIG.plain} w-28`}
+        onClick={() => set({ isMissing: !isMissing })}
+      >
+        {isMissing ? '✕ missing' : '✓ here'}
+      </button>
+    </li>
+  );
+}
+
+function PartRow({
+  kit,
+  plan,
+  system,
+}: {
+  readonly kit: KitPart;
+  readonly plan: Planned;
+  readonly system: UnitSystem;
+}) {
+  const { part, items } = kit;
+  const cut = plan.steps
+    .filter(({ doing }) =>
+      part.kind === 'wire' ? doing.op === 'cutWire' : doing.op === 'cutTubes' || doing.op === 'lockSkirt',
+    )
+    .filter((step) => part.kind === 'wire' || step.items.some((id) => items.includes(id)))
+    .flatMap(({ amounts }) => amounts)
+    .find(({ of }) => of === 'cut');
+  return (
+    <li className="flex items-center gap-3 border-b border-line py-1.5">
+      <span className="measure w-10 shrink-0 text-right text-lg">{Math.max(items.length, 1)} ×</span>
+      <PartPortrait part={part} width={84} height={44} scale={4} />
+      <span className="flex min-w-0 flex-col">
+        <span className="text-lg font-semibold">{partTitle(part)}</span>
+        <span>
+          {partLine(part, system)}
+          {cut && 'lengthM' in cut ? `, to cut ${showLength(cut.lengthM, system)}` : ''}
+        </span>
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,96 @@
+'use client';
+
+import { useState } from 'react';
+import { itemOf } from '@/core/lure/lure';
+import type { MakeStep } from '@/core/make/plan';
+import { begin, type Run } from '@/core/make/run';
+import { spoil, type Piece } from '@/core/make/spoil';
+import { Sheet } from '@/ui/Sheet';
+import { partTitle } from '@/words/part-words';
+import { BIG } from './looks';
+import { changeRun, type Planned } from './make-store';
+
+export interface SpoilSheetProps {
+  readonly run: Run;
+  readonly plan: Planned;
+  readonly names: readonly string[];
+  readonly step: MakeStep;
+  readonly onClose: () => void;
+}
+
+/** Something broke, bent or burned: what goes with it, what stays sound, which steps come again. */
+export function SpoilSheet({ run, plan, names, step, onClose }: SpoilSheetProps) {
+  const { build } = run;
+  const reached = [...new Set([...run.done, step.id])];
+  const [chosen, setChosen] = useState<Piece | null>(null);
+  const pieces = [
+    ...new Set<Piece>([
+      'wire',
+      ...step.items,
+      ...plan.steps
+        .filter(({ id }) => reached.includes(id))
+        .flatMap(({ items }) => items)
+        .toReversed(),
+    ]),
+  ];
+  const name = (piece: Piece) => (piece === 'wire' ? build.carrier.wire.name : partTitle(itemOf(build, piece).part));
+  const found = chosen === null ? null : spoil(build, plan.over, plan.steps, reached, chosen);
+  const counted = (all: readonly Piece[]) => {
+    const titles = all.map(name);
+    return [...new Set(titles)].map((title) => {
+      const count = titles.filter((each) => each === title).length;
+      return count === 1 ? title : `${count} × ${title}`;
+    });
+  };
+  const doAgain = () => {
+    if (!found || chosen === null) return;
+    changeRun((each) => {
+      const done = each.done.filter((id) => !found.again.includes(id));
+      const noted = { piece: chosen, name: name(chosen), step: step.id, at: Date.now() };
+      return begin({ ...each, done, spoiled: [...each.spoiled, noted] }, names);
+    });
+    onClose();
+  };
+  return (
+    <Sheet
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title="What was spoiled?"
+      description="It is noted with this piece. What is still sound is used again."
+    >
+      <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto">
+        <div role="radiogroup" aria-label="Spoiled piece" className="flex flex-col gap-1">
+          {pieces.map((piece) => (
+            <button
+              key={piece}
+              type="button"
+              role="radio"
+              aria-checked={chosen === piece}
+              className={`${BIG.plain} justify-start text-left aria-checked:border-accent aria-checked:bg-accent-soft`}
+              onClick={() => setChosen(piece)}
+            >
+              {chosen === piece ? '● ' : '○ '}
+              {name(piece)}
+            </button>
+          ))}
+        </div>
+      </div>
+      {found && (
+        <div className="flex flex-col gap-2 text-lg" role="status">
+          <p>
+            <span className="font-bold">Lost:</span> {counted(found.lost).join(', ')}.
+          </p>
+          {found.sound.length > 0 && (
+            <p>
+              <span className="font-bold">Sound, used again:</span> {counted(found.sound).join(', ')}.
+            </p>
+          )}
+          <p>{found.again.length === 1 ? 'One step comes' : `${found.again.length} steps come`} again.</p>
+          <button type="button" className={BIG.main} onClick={doAgain}>
+            Note it and go back
+          </button>
+        </div>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,72 @@
+'use client';
+
+import { useEffect, useEffectEvent } from 'react';
+
+export interface Hands {
+  readonly onNext: () => void;
+  readonly onBack?: () => void;
+  readonly onRepeat?: () => void;
+  readonly onTimer?: () => void;
+  readonly onNote?: () => void;
+}
+
+/** Space, page keys, arrows or a pedal that sends them; R says it again, T starts the wait, N takes a note. */
+export function useHandsFree(hands: Hands): void {
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+    const at = event.target instanceof HTMLElement ? event.target : null;
+    if (at?.closest('input, textarea, select, [role="dialog"]')) return;
+    const isOnControl = at?.closest('button, a') !== null && at?.closest('button, a') !== undefined;
+    const does = KEYS[event.key];
+    if (does === undefined || (isOnControl && (event.key === ' ' || event.key === 'Enter'))) return;
+    event.preventDefault();
+    hands[does]?.();
+  });
+  useEffect(() => {
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}
+
+const KEYS: Readonly<Record<string, keyof Hands>> = {
+  ' ': 'onNext',
+  Enter: 'onNext',
+  PageDown: 'onNext',
+  ArrowRight: 'onNext',
+  ArrowDown: 'onNext',
+  PageUp: 'onBack',
+  ArrowLeft: 'onBack',
+  ArrowUp: 'onBack',
+  Backspace: 'onBack',
+  r: 'onRepeat',
+  R: 'onRepeat',
+  t: 'onTimer',
+  T: 'onTimer',
+  n: 'onNote',
+  N: 'onNote',
+};
+
+/** Keeps the screen on while the page is looked at, where the browser lets it. */
+export function useWakeLock(): void {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null;
+    let isGone = false;
+    const take = async () => {
+      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
+      try {
+        const taken = await navigator.wakeLock.request('screen');
+        if (isGone) await taken.release();
+        else lock = taken;
+      } catch {
+        // A low battery, or a browser that will not: the screen dims as it does anyway.
+      }
+    };
+    void take();
+    document.addEventListener('visibilitychange', take);
+    return () => {
+      isGone = true;
+      document.removeEventListener('visibilitychange', take);
+      void lock?.release();
+    };
+  }, []);
+}

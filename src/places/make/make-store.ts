@@ -1,0 +1,175 @@
+/**
+ * The run under the hands. A deed shows at once and is written at once behind it, in order; what storage would not take is
+ * kept here and written with the next one.
+ */
+import { create } from 'zustand';
+import { lureIdSchema, type Lure } from '@/core/lure/lure';
+import { planMake, type MakeStep, type NoWay, type Plan } from '@/core/make/plan';
+import type { Run } from '@/core/make/run';
+import { USUAL_SETTINGS, type Settings } from '@/data/settings';
+import type { RemovedRun } from '@/data/run-store';
+import { stores } from '@/data/stores';
+import { storageFailureWords } from '@/words/storage-words';
+
+export type Planned = Extract<Plan, { outcome: 'planned' }>;
+
+export type MakeState =
+  | { readonly state: 'opening' }
+  | { readonly state: 'failed'; readonly reason: string }
+  /** No lure was asked for: what is under way. */
+  | { readonly state: 'list'; readonly runs: readonly Run[] }
+  | { readonly state: 'noWay'; readonly lure: Lure; readonly why: NoWay }
+  /** A lure, and the runs of it that stopped half way. */
+  | { readonly state: 'lure'; readonly lure: Lure; readonly plan: Planned; readonly underWay: readonly Run[] }
+  | { readonly state: 'run'; readonly run: Run; readonly plan: Planned; readonly names: readonly string[] };
+
+interface Make {
+  readonly make: MakeState;
+  readonly settings: Settings;
+  /** Why the last change is not in storage; null when it is. */
+  readonly unsaved: string | null;
+}
+
+export const useMake = create<Make>(() => ({ make: { state: 'opening' }, settings: USUAL_SETTINGS, unsaved: null }));
+const { setState, getState } = useMake;
+
+type Change = (run: Run) => Run;
+let waiting: Change[] = [];
+let isWriting = false;
+let stopWatching: () => void = () => undefined;
+
+/** Opens what the address asks for: `run`, else `lure`, else the list. */
+export async function openMake(asked: URLSearchParams): Promise<void> {
+  const { lures, runs, settings } = stores();
+  const { DEMO_LURES } = await import('@/demo/scenario');
+  const seeded = await lures.seed(DEMO_LURES);
+  if (!seeded.ok) return fail(storageFailureWords(seeded.failure));
+  setState({ settings: await settings.read() });
+  const runId = asked.get('run');
+  if (runId !== null) {
+    const read = await runs.read(runId);
+    return read.ok ? showRun(read.value) : fail('That work is no longer in this browser’s storage.');
+  }
+  const id = lureIdSchema.safeParse(asked.get('lure'));
+  if (!id.success) {
+    const list = await runs.list();
+    return list.ok ? setState({ make: { state: 'list', runs: list.value } }) : fail(storageFailureWords(list.failure));
+  }
+  const read = await lures.read(id.data);
+  if (!read.ok) return fail(storageFailureWords(read.failure));
+  const { lure } = read.value.history;
+  const plan = planMake(lure.build);
+  const list = await runs.list(lure.id);
+  const underWay = list.ok ? list.value.filter(({ stage }) => stage !== 'made') : [];
+  // A run keeps the build it began with, so it can be gone on with even when the lure can no longer be made.
+  if (plan.outcome === 'noWay') return setState({ make: { state: 'noWay', lure, why: plan.why } });
+  setState({ make: { state: 'lure', lure, plan, underWay } });
+}
+
+function fail(reason: string): void {
+  setState({ make: { state: 'failed', reason } });
+}
+
+export async function startNew(lure: Lure): Promise<void> {
+  const started = await stores().runs.start(lure);
+  if (started.ok) showRun(started.value);
+  else setState({ unsaved: storageFailureWords(started.failure) });
+}
+
+/** Shows a run and follows what becomes of it in other tabs; the address names it, so that a reload comes back to it. */
+export function showRun(run: Run): void {
+  const plan = planMake(run.build);
+  if (plan.outcome === 'noWay') return fail('No order of work makes this build any more. Go back to the bench.');
+  stopWatching();
+  waiting = [];
+  setState({ make: { state: 'run', run, plan, names: plan.steps.map(({ id }) => id) }, unsaved: null });
+  window.history.replaceState(null, '', `/make?run=${run.id}`);
+  stopWatching = stores().runs.watch(run.id, (seen) => {
+    if (waiting.length === 0) put(seen);
+  });
+}
+
+function put(run: Run): void {
+  const { make } = getState();
+  if (make.state === 'run' && make.run.id === run.id) setState({ make: { ...make, run } });
+}
+
+export function changeRun(change: Change): void {
+  const { make } = getState();
+  if (make.state !== 'run') return;
+  put(change(make.run));
+  waiting.push(change);
+  void write();
+}
+
+/** Writes what waits, oldest first, in one go. */
+export async function write(): Promise<void> {
+  const { make } = getState();
+  if (isWriting || make.state !== 'run') return;
+  isWriting = true;
+  while (waiting.length > 0) {
+    const writing = waiting;
+    const written = await stores().runs.change(make.run.id, (run) =>
+      writing.reduce((sofar, change) => change(sofar), run),
+    );
+    if (!written.ok) {
+      setState({ unsaved: storageFailureWords(written.failure) });
+      break;
+    }
+    waiting = waiting.slice(writing.length);
+    setState({ unsaved: null });
+  }
+  isWriting = false;
+}
+
+/** Gives the run its number and marks the lure as made, in that order: either can be done again. */
+export async function finish(onDay: string): Promise<void> {
+  const { make } = getState();
+  if (make.state !== 'run') return;
+  const { lures, runs } = stores();
+  await write();
+  const numbered = await runs.number(make.run.id, onDay);
+  if (!numbered.ok) return setState({ unsaved: storageFailureWords(numbered.failure) });
+  put(numbered.value);
+  const read = await lures.read(make.run.lureId);
+  if (!read.ok) return setState({ unsaved: `Numbered, but not marked as made: ${storageFailureWords(read.failure)}` });
+  const marked = await lures.perform(read.value, {
+    do: 'change',
+    code: 'mark as made',
+    edits: [{ kind: 'mark', made: { onDay, build: make.run.build } }],
+  });
+  if (!marked.ok) setState({ unsaved: `Numbered, but not marked as made: ${storageFailureWords(marked.failure)}` });
+}
+
+/** Gives a run up, and hands back what is needed to take it up again. */
+export async function giveUp(run: Run): Promise<RemovedRun | null> {
+  const removed = await stores().runs.remove(run.id);
+  if (!removed.ok) {
+    setState({ unsaved: storageFailureWords(removed.failure) });
+    return null;
+  }
+  showList((runs) => runs.filter(({ id }) => id !== run.id));
+  return removed.value;
+}
+
+export async function takeUpAgain(removed: RemovedRun, run: Run): Promise<void> {
+  const back = await stores().runs.putBack(removed);
+  if (back.ok) showList((runs) => [run, ...runs]);
+  else setState({ unsaved: storageFailureWords(back.failure) });
+}
+
+function showList(change: (runs: readonly Run[]) => readonly Run[]): void {
+  const { make } = getState();
+  if (make.state === 'lure') setState({ make: { ...make, underWay: change(make.underWay) } });
+  if (make.state === 'list') setState({ make: { ...make, runs: change(make.runs) } });
+}
+
+export function changeSettings(changes: Partial<Settings>): void {
+  const settings = { ...getState().settings, ...changes };
+  setState({ settings });
+  void stores().settings.write(settings);
+}
+
+export function stepOf({ steps }: Planned, id: string | null): MakeStep | null {
+  return steps.find((step) => step.id === id) ?? null;
+}

@@ -1,0 +1,39 @@
+/** A step as it is said aloud: cautions first, units in full. */
+import type { MakeStep } from '../core/make/plan';
+import type { Build } from '../core/lure/lure';
+import { showLength, type UnitSystem } from '../core/units/write';
+import { AFTER_WORDS } from './after-words';
+import { amountName, HAZARD_WORDS, lastChanceWords, stepWords } from './make-words';
+
+export function spokenStep(step: MakeStep, build: Build, system: UnitSystem): string {
+  const { what, how } = stepWords(step, build, system);
+  const closes = lastChanceWords(step, build);
+  const amounts = step.amounts.flatMap((amount) => {
+    const value =
+      'lengthM' in amount ? showLength(amount.lengthM, system) : 'count' in amount ? String(amount.count) : '';
+    return value === '' || what.includes(value) || how.includes(value) ? [] : [`${amountName(amount)}: ${value}.`];
+  });
+  const checks = step.after.map((check) => `${AFTER_WORDS[check].words}.`);
+  return inFull(
+    [
+      ...step.hazards.map((hazard) => `Mind: ${HAZARD_WORDS[hazard]}`),
+      closes === '' ? '' : `This closes. Last chance for ${closes}.`,
+      what,
+      how,
+      ...amounts,
+      checks.length > 0 ? `Then see: ${checks.join(' ')}` : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  );
+}
+
+/** Signs that a voice stumbles over, as words. */
+function inFull(text: string): string {
+  return text
+    .replace(/(\d) mm\b/g, '$1 millimetres')
+    .replace(/(\d) in\b/g, '$1 inches')
+    .replace(/(\d) ×/g, '$1 times')
+    .replace(/#(\S)/g, 'number $1')
+    .replace(/°/g, ' degrees');
+}
