@@ -55,11 +55,14 @@ function sceneOn(piece: Workpiece, step: MakeStep): StepScene {
     ...('end' in step.doing ? endBox(layout, step.doing.end) : []),
     ...(step.doing.op === 'turnDown' ? endBox(layout, 'tail') : []),
   ];
+  const skirts = layout.off.flatMap(({ item }) =>
+    item.part.kind === 'skirt' ? boxesOfItem(build, lure, item.id) : [],
+  );
   const far = build.carrier.kind === 'straightWire' ? layout.nose.x0M : layout.tail.x1M;
   const end = pointOn(layout.lines.run, far);
   return {
     lure,
-    box: wholeBox(lure, marks),
+    box: wholeBox(lure, [...marks, ...skirts]),
     mark: union(marks),
     brokenAt: isBroken ? { xMm: end.xM * MM, yMm: -end.yM * MM } : null,
   };
@@ -68,12 +71,12 @@ function sceneOn(piece: Workpiece, step: MakeStep): StepScene {
 /** Pieces worked on before they go on, drawn as they will stand: only these. */
 function sceneAside(goal: Build, piece: Workpiece, step: MakeStep): StepScene {
   const items = { ...goal.items };
-  for (const item of piece.aside) items[item.id] = item;
+  for (const { item } of piece.aside) items[item.id] = item;
   const build = { ...goal, items };
   const shown = new Set<ItemId>(step.items);
   for (const id of step.items) {
     const { seat } = itemOf(build, id);
-    if (seat.on === 'item' && piece.aside.some((each) => each.id === seat.item)) shown.add(seat.item);
+    if (seat.on === 'item' && piece.aside.some(({ item }) => item.id === seat.item)) shown.add(seat.item);
   }
   const all = stillLure(build);
   const lure: StillLure = {
@@ -158,7 +161,7 @@ function boxesOfItem(build: Build, { layout, motions, things }: StillLure, id: I
     if (part.kind === 'skirt') {
       const { toNoseM, toTailM, flareRad } = skirtForm(build, placed.item);
       const out = Math.max(toNoseM, toTailM) * Math.sin(flareRad) * 0.6;
-      return [onLine(layout, line, x0M - toNoseM * 0.8, x1M + toTailM * 0.9, -out, out)];
+      return [onLine(layout, line, x0M - toNoseM * 0.4, x1M + toTailM * 1.05, -out, out)];
     }
     const half = part.kind === 'hook' ? hookLimb(part).pointTip.radiusM : Math.max(outsideRadius(part), 0.0015);
     return [onLine(layout, line, x0M, x1M, offAxisM - half, offAxisM + half)];

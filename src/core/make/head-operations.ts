@@ -22,7 +22,7 @@ export const headOperations: {
     undoing: 'withTool',
     habit: 50,
     facts: ({ skirt, layers }) => facts(each('loose', [skirt]), each('in', layers)),
-    effect: ({ skirt, layers }, goal, piece) => layAside(goal, piece, [skirt, ...layers]),
+    effect: ({ skirt, layers }, goal, piece) => layAside(goal, piece, [skirt], layers),
     hazards: () => [],
     amounts: ({ skirt, layers }, goal) => [
       { of: 'layers', count: layers.length },

@@ -73,7 +73,7 @@ export const linkOperations: {
     facts: ({ item, hook }, goal) =>
       facts([...inHand(goal, hook), `bare ${hook}`, `point ${hook}`], each('in', [item]), each('shank', [hook])),
     effect: ({ item, hook }, goal, piece) =>
-      piece.build.items[hook] ? seat(goal, piece, [item]) : layAside(goal, piece, [hook, item]),
+      piece.build.items[hook] ? seat(goal, piece, [item]) : layAside(goal, piece, [hook], [item]),
     hazards: () => ['hookPoint', 'cement'],
     amounts: () => [],
     after: () => ['dressingHolds'],
@@ -88,7 +88,7 @@ export const linkOperations: {
     facts: ({ item, hook }, goal) =>
       facts([...inHand(goal, hook), `bare ${hook}`], each('in', [item]), each('shank', [hook])),
     effect: ({ item, hook }, goal, piece) =>
-      piece.build.items[hook] ? seat(goal, piece, [item]) : layAside(goal, piece, [hook, item]),
+      piece.build.items[hook] ? seat(goal, piece, [item]) : layAside(goal, piece, [hook], [item]),
     hazards: () => ['clippedWire', 'hookPoint'],
     amounts: ({ item }, { cuts }) =>
       cuts.flatMap((cut) => (cut.item?.id === item ? [{ of: 'cut', lengthM: cut.cutM }] : [])),

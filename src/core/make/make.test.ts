@@ -11,6 +11,7 @@ import { closingChecks } from './closing-checks';
 import { doingsFor } from './doings';
 import { goalOf } from './goal';
 import type { Fact } from './operation';
+import { operationOf } from './operations';
 import { bestOrder } from './order';
 import { planMake, standsAfter, type MakeStep } from './plan';
 
@@ -82,6 +83,24 @@ describe('making a lure, from bare wire', () => {
     );
     expect(made).toBeGreaterThan(70);
     expect(stuck).toBeGreaterThan(3);
+  });
+
+  it('on the way nothing is on it before its own step, and what lies aside is not on it', () => {
+    for (const lure of DEMO_LURES) {
+      const plan = planned(lure.build);
+      const goal = goalOf(lure.build, plan.over);
+      const on = new Set<string>();
+      plan.steps.forEach(({ doing }, i) => {
+        for (const fact of operationOf(doing).facts(doing, goal).gives) {
+          const [about, id] = fact.split(' ');
+          if (id !== undefined && (about === 'in' || about === 'begun')) on.add(id);
+        }
+        const { build, aside } = standsAfter(lure.build, plan.over, plan.steps, i + 1);
+        for (const id of Object.keys(build.items)) expect(on, `${lure.name}, step ${i + 1}`).toContain(id);
+        for (const { item } of aside) expect(build.items[item.id]).toBeUndefined();
+        for (const entry of build.strand) expect(build.items[entry.item]).toBeDefined();
+      });
+    }
   });
 
   it('half way it stands as far as it is made: wire in hand shrinks as the stack grows', () => {

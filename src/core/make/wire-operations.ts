@@ -4,7 +4,7 @@ import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { leadIn, pointsIn } from './hazards';
 import type { Amount, Fact, Operation } from './operation';
-import { bareWire, formEnd, seat } from './workpiece';
+import { bareWire, formEnd, openEnd, seat } from './workpiece';
 
 export const wireOperations: {
   readonly cutWire: Operation<'cutWire'>;
@@ -119,8 +119,7 @@ export const wireOperations: {
     undoing: 'withTool',
     habit: 20,
     facts: ({ end }, goal) => facts(['wire', ...bentFirst(goal), `open ${end}`], [`rolled ${end}`], [`open ${end}`]),
-    // Open still, it is drawn as it will be; what hangs in it comes next.
-    effect: ({ end }, goal, piece) => formEnd(goal, piece, end),
+    effect: ({ end }, goal, piece) => openEnd(goal, piece, end),
     hazards: () => [],
     amounts: ({ end }, goal) => loopAmounts(end, goal).filter(({ of }) => of === 'inside'),
     after: () => ['loopCentred'],
@@ -144,7 +143,7 @@ export const wireOperations: {
     undoing: 'destroys',
     habit: 22,
     facts: ({ end, holding }) => facts([`rolled ${end}`, ...each('in', holding)], [`held ${end}`], [`rolled ${end}`]),
-    effect: (_, __, piece) => piece,
+    effect: ({ end }, goal, piece) => formEnd(goal, piece, end),
     hazards: () => ['clippedWire'],
     amounts: ({ end }, goal) => [...loopAmounts(end, goal).filter(({ of }) => of !== 'inside'), ...playAt(end, goal)],
     after: ({ end }, goal) => {

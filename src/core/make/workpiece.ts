@@ -3,15 +3,30 @@
  * do not hang on it yet. A clevis that has one leg on the wire stands in the strand once.
  */
 import { wireInEnd } from '../parts/formed-wire';
+import type { WireEnd } from '../parts/wire-form';
 import { usualState, type ItemState } from '../lure/item-state';
 import { layOut } from '../lure/layout';
-import { wireEnd, type Build, type Carrier, type End, type Item, type ItemId, type StrandEntry } from '../lure/lure';
+import {
+  itemOf,
+  wireEnd,
+  type Build,
+  type Carrier,
+  type End,
+  type Item,
+  type ItemId,
+  type StrandEntry,
+} from '../lure/lure';
 import type { Goal } from './goal';
 
 export interface Workpiece {
   readonly build: Build;
-  /** Pieces worked on off the lure, with what is already on them. */
-  readonly aside: readonly Item[];
+  /** Pieces worked on off the lure. What is fixed to another of them comes along with it. */
+  readonly aside: readonly AsidePiece[];
+}
+
+export interface AsidePiece {
+  readonly item: Item;
+  readonly isFixed: boolean;
 }
 
 /** The wire before anything is done to it, as long as it will be cut. */
@@ -26,7 +41,7 @@ export function bareWire({ build, cuts }: Goal): Workpiece {
 }
 
 /** The item as it comes to hand: with what only a later step does to it not yet done. */
-export function asTaken(item: Item): Item {
+function asTaken(item: Item): Item {
   return { ...item, state: untouched(item) };
 }
 
@@ -51,30 +66,31 @@ function untouched({ part, state }: Item): ItemState | null {
   }
 }
 
-/** Puts items where the goal has them; what lay aside on them comes along. */
+/** Puts items where the goal has them; what is fixed to them by now comes along. */
 export function seat(goal: Goal, piece: Workpiece, ids: readonly ItemId[]): Workpiece {
   const items: Record<ItemId, Item> = { ...piece.build.items };
   const put = (id: ItemId) => {
-    const item = goal.build.items[id];
-    if (!item) throw new Error(`seat: the goal has no item ${id}`);
-    items[id] = piece.aside.find((each) => each.id === id) ?? items[id] ?? asTaken(item);
-    for (const each of piece.aside) {
-      if (each.seat.on === 'item' && each.seat.item === id && !items[each.id]) put(each.id);
+    const held = piece.aside.find(({ item }) => item.id === id)?.item;
+    items[id] = held ?? items[id] ?? asTaken(itemOf(goal.build, id));
+    for (const { item, isFixed } of piece.aside) {
+      if (isFixed && item.seat.on === 'item' && item.seat.item === id && !items[item.id]) put(item.id);
     }
   };
   ids.forEach(put);
-  const aside = piece.aside.filter(({ id }) => !items[id]);
-  return { build: { ...piece.build, items }, aside };
+  return { build: { ...piece.build, items }, aside: piece.aside.filter(({ item }) => !items[item.id]) };
 }
 
-/** Takes pieces in hand off the lure: to be worked on before they go on. */
-export function layAside(goal: Goal, piece: Workpiece, ids: readonly ItemId[]): Workpiece {
-  const fresh = ids.filter((id) => !piece.aside.some((each) => each.id === id));
-  const taken = fresh.map((id) => {
-    const item = goal.build.items[id];
-    if (!item) throw new Error(`layAside: the goal has no item ${id}`);
-    return asTaken(item);
-  });
+/** Takes pieces in hand off the lure, to be worked on before they go on, and fixes others to them. */
+export function layAside(
+  goal: Goal,
+  piece: Workpiece,
+  ids: readonly ItemId[],
+  fixed: readonly ItemId[] = [],
+): Workpiece {
+  const isThere = (id: ItemId) => piece.aside.some(({ item }) => item.id === id);
+  const taken = [...ids, ...fixed].flatMap((id) =>
+    isThere(id) ? [] : [{ item: asTaken(itemOf(goal.build, id)), isFixed: fixed.includes(id) }],
+  );
   return { ...piece, aside: [...piece.aside, ...taken] };
 }
 
@@ -83,7 +99,10 @@ export function bring(piece: Workpiece, id: ItemId, state: ItemState | null): Wo
   const on = piece.build.items[id];
   return on
     ? { ...piece, build: { ...piece.build, items: { ...piece.build.items, [id]: { ...on, state } } } }
-    : { ...piece, aside: piece.aside.map((each) => (each.id === id ? { ...each, state } : each)) };
+    : {
+        ...piece,
+        aside: piece.aside.map((each) => (each.item.id === id ? { ...each, item: { ...each.item, state } } : each)),
+      };
 }
 
 /** Strings entries of the goal's strand where they stand in it among those already there. */
@@ -100,11 +119,28 @@ function indexIn({ strand }: Build, entry: StrandEntry): number {
 
 /** Gives an end its finished form. */
 export function formEnd(goal: Goal, piece: Workpiece, end: End): Workpiece {
-  const { carrier } = piece.build;
-  return {
-    ...piece,
-    build: { ...piece.build, carrier: { ...carrier, [end]: wireEnd(goal.build.carrier, end) } as Carrier },
-  };
+  return withEnd(piece, end, wireEnd(goal.build.carrier, end));
+}
+
+/** Gives an end its form as far as its loop is rolled: no wraps yet, and open enough to hang something in. */
+export function openEnd(goal: Goal, piece: Workpiece, end: End): Workpiece {
+  const form = wireEnd(goal.build.carrier, end);
+  switch (form.form) {
+    case 'wrappedLoop':
+      return withEnd(piece, end, { ...form, wraps: 0 });
+    case 'bentLoop':
+      return withEnd(piece, end, { ...form, gapM: Math.max(form.gapM, form.insideDiameterM * OPEN_SHARE) });
+    case 'plain':
+    case 'bentOver':
+      return withEnd(piece, end, form);
+  }
+}
+
+/** How far a loop is left open, as a share of its inside. Trade estimate. */
+const OPEN_SHARE = 0.8;
+
+function withEnd(piece: Workpiece, end: End, form: WireEnd): Workpiece {
+  return { ...piece, build: { ...piece.build, carrier: { ...piece.build.carrier, [end]: form } as Carrier } };
 }
 
 /** The wire that is still bare: what was cut less what is formed and strung. Done when nothing is left to do it is the goal's own. */

@@ -46,6 +46,7 @@ export function skirtFrames(build: Build, id: ItemId): Frame[] {
     x1: Math.max(tail, collarM * MM + form.toTailM * MM * 0.8) + 6,
     y1: out,
   };
+  const bareMm = Math.max(head.heightM / 2, hook?.gapM ?? 0) * MM + 4;
   const bandX = tail * 0.62;
   const band: Shape = {
     d: rectangle(
@@ -63,7 +64,12 @@ export function skirtFrames(build: Build, id: ItemId): Frame[] {
     { x: collarM * MM + 3, y: -head.collarDiameterM * MM - 2.5 },
   ];
   return [
-    { moment: 'bandOver', box, measure: null, layers: [...bare, layer([band, ...arrow(way, polyline(way), 1.8)])] },
+    {
+      moment: 'bandOver',
+      box: { ...box, y0: -bareMm, y1: bareMm, x1: tail + 3 },
+      measure: null,
+      layers: [...bare, layer([band, ...arrow(way, polyline(way), 1.8)])],
+    },
     { moment: 'bandOn', box, measure: null, layers: [...bare, strands] },
   ];
 }
@@ -79,7 +85,7 @@ export function trailerFrames(build: Build, id: ItemId, pushOutM: number | null)
   const bodyMm = item.part.bodyM * MM;
   const bare = bareHead(head, hook);
   const gap = (hook?.gapM ?? 0.01) * MM;
-  const box = { x0: -2, y0: -gap - 5, x1: startMm + lengthMm + 3, y1: bodyMm * 1.6 + gap * 0.2 + 7 };
+  const box = { x0: -2, y0: -gap - 10, x1: startMm + lengthMm + 3, y1: bodyMm * 1.9 + 2 };
   const soft = trailerShapes(item.part, state, item.flipped);
   const beside = layer(soft, startMm, bodyMm * 1.25 + 1);
   const outX = startMm + (pushOutM ?? 0) * MM;

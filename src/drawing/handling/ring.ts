@@ -43,8 +43,8 @@ export function ringFrames(ring: PartOf<'splitRing'>, eyeM: number, eyeHex: stri
     stroke: darker(TOOL, 0.4),
     strokeWidth: 0.15,
   };
-  const reach = radius + 2 * eyeRadius + 2;
-  const box = { x0: -reach, y0: -reach, x1: reach + 3, y1: reach };
+  const reach = radius + 1.7 * eyeRadius + 0.6;
+  const box = { x0: -reach, y0: -reach, x1: reach + 1.5, y1: radius + wire * 2 };
   const way = arc(0, 0, radius + eyeRadius * 1.7, 0.5, 2.2, 20);
   const frame = (moment: Frame['moment'], shapes: readonly Shape[]): Frame => ({
     moment,

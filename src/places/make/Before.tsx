@@ -1,13 +1,15 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
 import { kitFor, type KitPart } from '@/core/make/kit';
 import type { Tool } from '@/core/make/operation';
 import { begin, type Run } from '@/core/make/run';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import type { Settings } from '@/data/settings';
+import { LurePicture } from '@/drawing/LurePicture';
 import { PartPortrait } from '@/drawing/PartPortrait';
+import { useSize } from '@/ui/use-media';
 import { SUPPLY_WORDS, TOOL_WORDS } from '@/words/make-words';
 import { partLine, partTitle } from '@/words/part-words';
 import { FingersSheet } from './FingersSheet';
@@ -28,6 +30,8 @@ export interface BeforeProps {
 export function Before({ lure, plan, underWay, run }: BeforeProps) {
   const settings = useMake((state) => state.settings);
   const [hand, setHand] = useState(false);
+  const stage = useRef<HTMLDivElement>(null);
+  const size = useSize(stage);
   const { tools, supplies, parts } = kitFor(lure.build, plan.steps);
   const missing = tools.filter((tool) => settings.tools[tool]?.isMissing);
   const go = async () => {
@@ -47,6 +51,17 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
           </p>
         </header>
         <RunsUnderWay runs={underWay} />
+        <div ref={stage} className="flex justify-center rounded-lg bg-stage">
+          {size && (
+            <LurePicture
+              build={lure.build}
+              width={size.width}
+              height={190}
+              scale={9}
+              label={`${lure.name}, as it will be`}
+            />
+          )}
+        </div>
         <div className="grid gap-6 lg:grid-cols-2">
           <section aria-label="Tools" className="flex flex-col gap-2">
             <h2 className="text-2xl font-semibold">Tools to hand</h2>
@@ -114,7 +129,7 @@ function ToolRow({
     changeSettings({ tools: { ...all, [tool]: { place, isMissing, ...changes } } });
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line pb-2">
-      <span className="min-w-44 flex-1 text-lg font-semibold">{TOOL_WORDS[tool]}</span>
+      <span className="w-full text-lg font-semibold sm:w-44 sm:flex-1">{TOOL_WORDS[tool]}</span>
       <input
         aria-label={`Where the ${TOOL_WORDS[tool]} lies`}
         placeholder="where it lies"

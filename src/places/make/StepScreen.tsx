@@ -83,25 +83,25 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
           </span>
           <span className="whitespace-nowrap">, {Math.max(1, Math.round(left))} min left</span>
         </p>
-        <div className="flex flex-wrap gap-1">
+        <div className="flex flex-wrap gap-1 max-sm:w-full max-sm:justify-between">
           <button
             type="button"
-            className={BIG.quiet}
+            className={BIG.small}
             aria-pressed={spoken}
             onClick={() => changeSettings({ spoken: !spoken })}
           >
             Speak
           </button>
-          <button type="button" className={BIG.quiet} aria-keyshortcuts="r" onClick={repeat}>
+          <button type="button" className={BIG.small} aria-keyshortcuts="r" onClick={repeat}>
             Again
           </button>
-          <button type="button" className={BIG.quiet} aria-keyshortcuts="n" onClick={() => setSheet('note')}>
+          <button type="button" className={BIG.small} aria-keyshortcuts="n" onClick={() => setSheet('note')}>
             Note{run.notes[step.id] ? ' •' : ''}
           </button>
-          <button type="button" className={BIG.quiet} onClick={() => setSheet('spoiled')}>
+          <button type="button" className={BIG.small} onClick={() => setSheet('spoiled')}>
             Spoiled
           </button>
-          <a className={BIG.quiet} href={`/bench?lure=${run.lureId}`}>
+          <a className={BIG.small} href={`/bench?lure=${run.lureId}`}>
             Pause
           </a>
         </div>
@@ -115,8 +115,11 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
       </header>
       {/* Tapping a half is a second way to the buttons below; keys have their own. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions, jsx-a11y/click-events-have-key-events */}
-      <main className="flex flex-1 flex-col gap-4 p-4 lg:grid lg:grid-cols-[11fr_9fr] lg:gap-6" onClick={onTap}>
-        <section className="flex flex-col gap-3 lg:order-2" aria-label="What to do">
+      <main
+        className="flex flex-1 flex-col gap-4 p-4 lg:grid lg:grid-cols-[11fr_9fr] lg:grid-rows-[auto_1fr] lg:gap-x-6"
+        onClick={onTap}
+      >
+        <section className="flex flex-col gap-3 lg:col-start-2" aria-label="What to do">
           <Minding step={step} closes={closes} />
           <h1
             ref={heading}
@@ -137,17 +140,6 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
               Start {clock(step.wait.seconds)}: {WAIT_WORDS[step.wait.for]}
             </button>
           )}
-          <ul className="flex flex-col gap-1 text-xl" aria-label="Then see to">
-            {step.after.map((check) => (
-              <li key={check}>
-                <span className="font-bold">{SENSE_WORDS[AFTER_WORDS[check].sense]}:</span> {AFTER_WORDS[check].words}
-              </li>
-            ))}
-          </ul>
-          <p className="text-lg text-ink-soft">
-            {step.tools.length > 0 && `With ${step.tools.map((tool) => TOOL_WORDS[tool]).join(', ')}. `}
-            {UNDOING_WORDS[step.undoing]}
-          </p>
         </section>
         <Drawings
           run={run}
@@ -162,6 +154,19 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
             else changeSettings({ trueSize: !trueSize });
           }}
         />
+        <section className="flex flex-col gap-3 lg:col-start-2" aria-label="Afterwards">
+          <ul className="flex flex-col gap-1 text-xl" aria-label="Then see to">
+            {step.after.map((check) => (
+              <li key={check}>
+                <span className="font-bold">{SENSE_WORDS[AFTER_WORDS[check].sense]}:</span> {AFTER_WORDS[check].words}
+              </li>
+            ))}
+          </ul>
+          <p className="text-lg text-ink-soft">
+            {step.tools.length > 0 && `With ${step.tools.map((tool) => TOOL_WORDS[tool]).join(', ')}. `}
+            {UNDOING_WORDS[step.undoing]}
+          </p>
+        </section>
       </main>
       <footer className="sticky bottom-0 grid grid-cols-[1fr_2fr] gap-3 border-t-2 border-line bg-panel p-3">
         <button type="button" className={`${BIG.plain} min-h-16 text-xl`} onClick={back}>
@@ -212,6 +217,9 @@ function Minding({ step, closes }: { readonly step: MakeStep; readonly closes: s
   );
 }
 
+/** What the pictures of handling take under the drawing. */
+const FRAMES_PX = 220;
+
 interface DrawingsProps {
   readonly run: Run;
   readonly plan: Planned;
@@ -232,9 +240,14 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
   const piece = useMemo(() => standsAfter(build, over, steps, index + 1), [build, over, steps, index]);
   const frames = useMemo(() => handlingFrames(step, build, over), [step, build, over]);
   const { system } = useMake((state) => state.settings);
-  const height = isWide ? (frames.length > 0 ? 300 : 480) : 210;
+  const isTall = useMedia('(min-height: 48rem)');
+  const height = isWide ? (isTall ? 570 : 470) - (frames.length > 0 ? FRAMES_PX : 0) : 210;
   return (
-    <section ref={room} aria-label="As it stands after this step" className="flex min-w-0 flex-col gap-3 lg:order-1">
+    <section
+      ref={room}
+      aria-label="As it stands after this step"
+      className="flex min-w-0 flex-col gap-3 lg:col-start-1 lg:row-span-2 lg:row-start-1"
+    >
       <div className="relative rounded-lg bg-stage" style={{ height }}>
         {size && (
           <StepPicture
@@ -250,7 +263,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
         <button
           type="button"
           aria-pressed={trueSize}
-          className={`${BIG.quiet} absolute right-1 bottom-1 bg-panel/85`}
+          className={`${BIG.small} absolute right-1 bottom-1 bg-panel/85`}
           onClick={onTrueSize}
         >
           True size
@@ -259,7 +272,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
       {frames.length > 0 && (
         <Handling
           frames={frames}
-          now={nowOf(step)}
+          now={nowOf(step, frames)}
           words={(moment) => MOMENT_WORDS[moment]}
           lengthWords={(lengthM) => showLength(lengthM, system)}
           height={isWide ? 150 : 96}

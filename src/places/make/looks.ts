@@ -6,4 +6,6 @@ export const BIG = {
   main: `${BASE} bg-accent font-bold text-on-accent hover:opacity-90`,
   plain: `${BASE} border-2 border-line bg-panel text-ink hover:border-accent`,
   quiet: `${BASE} text-ink hover:bg-accent-soft`,
+  /** Several beside each other on a phone. */
+  small: `${BASE} text-ink hover:bg-accent-soft max-sm:px-1.5`,
 } as const;
