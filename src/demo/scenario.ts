@@ -17,6 +17,7 @@ import aspPair from './lures/asp-pair.json';
 import halvaneTwins from './lures/halvane-twins.json';
 import aalmoLink from './lures/aalmo-link.json';
 import okkelWisp from './lures/okkel-wisp.json';
+import suvraFan from './lures/suvra-fan.json';
 
 const personSchema = z.strictObject({ name: shortText, trade: shortText, about: z.string() });
 const waterSchema = z.strictObject({
@@ -55,5 +56,6 @@ export const DEMO_LURES: readonly Lure[] = [
     halvaneTwins,
     aalmoLink,
     okkelWisp,
+    suvraFan,
   ].map((file) => lureFileSchema.parse(file).lure),
 ];

@@ -7,15 +7,18 @@ import { linePose, type DrawnThing } from './drawn-things';
 import { clevisOutline, OUTLINE_MM } from './part-shapes';
 
 const MM = 1000;
-/** How far an open clevis leans, and its blade hangs from it, rad. */
-const LEAN_RAD = 0.9;
-const HANG_RAD = 1.25;
+/** How far an open clevis leans, and its blade hangs from it, the second less than the first, rad. */
+const LEAN_RAD = [0.9, 0.35] as const;
+const HANG_RAD = [1.25, 0.55] as const;
 
 export function begunClevises(build: Build, layout: Layout): DrawnThing[] {
-  return layout.strand.flatMap(({ item, leg, x0M, x1M }) => {
+  const begun = layout.strand.filter(
+    ({ item }) => layout.strand.filter((each) => each.item.id === item.id).length === 1,
+  );
+  return begun.flatMap(({ item, leg, x0M, x1M }, i) => {
     const { part } = item;
-    const isWhole = layout.strand.filter((each) => each.item.id === item.id).length > 1;
-    if (part.kind !== 'clevis' || isWhole) return [];
+    if (part.kind !== 'clevis') return [];
+    const [lean, hang] = [LEAN_RAD[i % 2] ?? 0, HANG_RAD[i % 2] ?? 0];
     const span = (part.legGapM + 2 * part.legThicknessM) * MM;
     const leg1 = part.legThicknessM * MM;
     const { legs, bow } = clevisOutline(part, span, 1);
@@ -24,7 +27,7 @@ export function begunClevises(build: Build, layout: Layout): DrawnThing[] {
     // The leg that is on the wire stays where it is; the other stands off, up and away from it.
     const isAft = leg === 'aft';
     const atMm = (isAft ? x1M : x0M) * MM;
-    const turn = isAft ? LEAN_RAD : -LEAN_RAD;
+    const turn = isAft ? lean : -lean;
     const pose = placed(run, atMm, run.turnRad + turn);
     const from = isAft ? -span : 0;
     const clevis: DrawnThing = {
@@ -49,7 +52,7 @@ export function begunClevises(build: Build, layout: Layout): DrawnThing[] {
       return [
         {
           pick: id,
-          line: { ...lobe, turnRad: isAft ? -HANG_RAD : Math.PI + HANG_RAD },
+          line: { ...lobe, turnRad: isAft ? -hang : Math.PI + hang },
           atMm: -offset,
           liftMm: 0,
           mirrored: false,

@@ -92,7 +92,7 @@ export interface StepWords {
 
 export function stepWords({ doing, amounts }: MakeStep, build: Build, system: UnitSystem): StepWords {
   const part = (id: ItemId) => itemOf(build, id).part;
-  const name = (id: ItemId) => lower(part(id));
+  const name = (id: ItemId) => distinctName(build, id);
   const size = (of: Amount['of']) => {
     const found = amounts.find((amount) => amount.of === of);
     return found && 'lengthM' in found ? showLength(found.lengthM, system) : '';
@@ -220,7 +220,7 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
     case 'pullLayers':
       return {
         what: `Pull ${doing.layers.length === 1 ? 'the layer' : `${doing.layers.length} layers`} through the ${name(doing.skirt)}.`,
-        how: `${[...new Set(doing.layers.map((id) => finishWords(part(id))))].join(', then ')}. Near one end, so that it flares.`,
+        how: `${capital([...new Set(doing.layers.map((id) => finishWords(part(id))))].join(', then '))}. Near one end, so that it flares.`,
       };
     case 'fitSkirt':
       return {
@@ -263,6 +263,25 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
   }
 }
 
+/** A part's name, told from others of that name by its finish, or by standing in front or behind. */
+function distinctName(build: Build, id: ItemId): string {
+  const { part } = itemOf(build, id);
+  const title = lower(part);
+  const kin = Object.values(build.items).filter((item) => item.part.kind === part.kind && lower(item.part) === title);
+  if (kin.length < 2 || !TOLD_APART.has(part.kind)) return title;
+  const isAlone = kin.filter((item) => finishWords(item.part) === finishWords(part)).length === 1;
+  if (isAlone) return `${title}, ${finishWords(part)}`;
+  const placeOf = (item: ItemId): number => {
+    const found = build.strand.findIndex((entry) => entry.item === item);
+    const { seat } = itemOf(build, item);
+    return found < 0 && seat.on === 'item' ? placeOf(seat.item) : found;
+  };
+  const [first] = kin.map((item) => item.id).sort((a, b) => placeOf(a) - placeOf(b));
+  return `${first === id ? 'front' : 'rear'} ${title}`;
+}
+
+const TOLD_APART: ReadonlySet<Part['kind']> = new Set(['clevis', 'blade', 'deltaBlade', 'hook']);
+
 /** How a loop is closed: wraps and play, or a gap to leave. */
 function closeHow(build: Build, end: End): string {
   const form = wireEnd(build.carrier, end);
@@ -284,6 +303,10 @@ function cutAt(amounts: readonly Amount[], index: number, system: UnitSystem): s
 /** `the bead, the blade and the ring` without its first article. */
 function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1) ?? ''}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function lower(part: Part): string {

@@ -22,11 +22,15 @@ export function stackFrames(build: Build, stack: readonly ItemId[], over: End): 
   const place = (xM: number) => (xM - first.x0M) * MM * APART;
   const length = place(entries.at(-1)?.x1M ?? 0);
   const lift = Math.max(...stack.map((id) => dropOf(build, id))) * MM * 1.7;
-  const box = { x0: -9, y0: -lift - 9, x1: length + 9, y1: lift + 9 };
+  const blades = stack.flatMap((id) =>
+    childrenOf(build, id).map(({ part }) => (part.kind === 'blade' ? part.lengthM : 0)),
+  );
+  const tail = Math.max(length + 9, length / 2 + Math.max(0, ...blades) * MM * BLADE_SHOWN + 3);
+  const box = { x0: -9, y0: -lift - 7, x1: tail, y1: lift + 7 };
   const shaft = wireStrokes(
     polyline([
       { x: -8, y: 0 },
-      { x: length + 8, y: 0 },
+      { x: tail - 1, y: 0 },
     ]),
     wire.diameterM * MM * 1.2,
     wire.finish.hex,

@@ -263,7 +263,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
         <button
           type="button"
           aria-pressed={trueSize}
-          className={`${BIG.small} absolute right-1 bottom-1 bg-panel/85`}
+          className={`${BIG.small} absolute bottom-1 left-1 bg-panel/85`}
           onClick={onTrueSize}
         >
           True size
