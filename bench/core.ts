@@ -10,6 +10,7 @@ import { itemIdSchema } from '../src/core/lure/lure';
 import { weigh } from '../src/core/lure/weigh';
 import { CATALOGUE, partsOfKind } from '../src/core/parts/catalogue';
 import { predict, stallSpeeds } from '../src/core/predict';
+import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
 import { slowStall } from '../src/testing/slow-stall';
@@ -46,6 +47,11 @@ export function coreFigures(): Figure[] {
     ];
   };
   const blades = partsOfKind('blade');
+  const orders = DEMO_LURES.map(({ name, build }) => ({ name, build, plan: planMake(build) }));
+  const nodesOf = ({ plan }: (typeof orders)[number]) => (plan.outcome === 'planned' ? plan.nodes : 0);
+  const largest = orders.reduce((most, each) => (nodesOf(each) > nodesOf(most) ? each : most));
+  if (largest.plan.outcome !== 'planned' || !largest.plan.isBest)
+    throw new Error('bench: the largest order is not found');
   const swap = { put: 'swap', item: itemIdSchema.parse('blade-1') } as const;
   return [
     ...beside(
@@ -74,6 +80,12 @@ export function coreFigures(): Figure[] {
     ms('layout of a demo lure', null, () => layOut(lure.build)),
     ms('all findings of a demo lure', null, () => findings(lure, USUAL_CONTEXT, CATALOGUE)),
     ms(`weighing ${blades.length} blades for it`, null, () => weigh(lure, swap, blades, LAKE_WATER, 0.8)),
+    ms(
+      `order of work of ${largest.name}`,
+      20,
+      () => planMake(largest.build),
+      `${nodesOf(largest)} nodes expanded, ${largest.plan.steps.length} steps`,
+    ),
     ms('reading a lure file', null, () => readLureFile(file)),
   ];
 }

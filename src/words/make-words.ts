@@ -270,7 +270,7 @@ function distinctName(build: Build, id: ItemId): string {
   const kin = Object.values(build.items).filter((item) => item.part.kind === part.kind && lower(item.part) === title);
   if (kin.length < 2 || !TOLD_APART.has(part.kind)) return title;
   const isAlone = kin.filter((item) => finishWords(item.part) === finishWords(part)).length === 1;
-  if (isAlone) return `${title}, ${finishWords(part)}`;
+  if (isAlone) return `${title} (${finishWords(part)})`;
   const placeOf = (item: ItemId): number => {
     const found = build.strand.findIndex((entry) => entry.item === item);
     const { seat } = itemOf(build, item);

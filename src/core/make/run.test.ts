@@ -1,0 +1,142 @@
+import { describe, expect, it } from 'vitest';
+import { demoLure, itemId } from '@/testing/lures';
+import { fingerWords } from '@/words/finger-words';
+import { inFingers } from '../units/finger-spans';
+import { kitFor } from './kit';
+import { planMake } from './plan';
+import { begin, runSchema, startRun, stepBack, stepDone, type Run } from './run';
+import { spoil, type Piece } from './spoil';
+
+function planned(slug: string) {
+  const { build } = demoLure(slug);
+  const plan = planMake(build);
+  if (plan.outcome !== 'planned') throw new Error('there is a way');
+  return { build, ...plan, names: plan.steps.map(({ id }) => id) };
+}
+
+describe('a run', () => {
+  const { names } = planned('suvra-fan');
+  const fresh = startRun(demoLure('suvra-fan'), 'run-1', 1);
+  const after = (count: number) =>
+    Array.from({ length: count }).reduce<Run>((run) => stepDone(run, names), begin(fresh, names));
+
+  it('goes through every step once, then to the checks; back goes the same way', () => {
+    let run = begin(fresh, names);
+    const seen: string[] = [];
+    while (run.stage === 'steps') {
+      if (run.at) seen.push(run.at);
+      run = stepDone(run, names);
+    }
+    expect(seen).toEqual(names);
+    expect(run.stage).toBe('checks');
+    run = stepBack(run, names);
+    expect(run.at).toBe(names.at(-1));
+    for (let n = 1; n < names.length; n++) run = stepBack(run, names);
+    expect(run.at).toBe(names[0]);
+    expect(stepBack(run, names).stage).toBe('before');
+    expect(runSchema.parse(run)).toEqual(run);
+  });
+
+  it('looked back at, its steps stay done, and it goes on where it was', () => {
+    const back = stepBack(stepBack(after(6), names), names);
+    expect(back.done).toHaveLength(6);
+    expect(begin({ ...back, stage: 'before' }, names).at).toBe(names[6]);
+  });
+
+  it('a damaged one is refused, not shown', () => {
+    expect(runSchema.safeParse({ ...fresh, stage: 'half' }).success).toBe(false);
+    expect(runSchema.safeParse({ ...fresh, build: {} }).success).toBe(false);
+  });
+});
+
+describe('a piece spoiled on the way', () => {
+  const spoiled = (slug: string, doneTo: RegExp, piece: Piece) => {
+    const { build, over, steps, names } = planned(slug);
+    const last = names.findIndex((name) => doneTo.test(name));
+    expect(last).toBeGreaterThan(0);
+    return { ...spoil(build, over, steps, names.slice(0, last + 1), piece), names };
+  };
+
+  it('the wire at the line tie: all that was strung comes off sound, the shrunk tube is lost, the dressing stays tied', () => {
+    const { again, lost, sound } = spoiled('hovna-lantern', /formLoop nose/, 'wire');
+    expect(new Set(lost)).toEqual(new Set(['wire', itemId('shrinkTube-1')]));
+    for (const id of ['bead-1', 'weight-1', 'clevis-1', 'blade-1', 'hook-1', 'splitRing-1'])
+      expect(sound).toContain(itemId(id));
+    expect(again).toContain('cutWire');
+    expect(again.some((name) => name.startsWith('tieDressing'))).toBe(false);
+  });
+
+  it('a bead on open wire: only what was strung after it comes off; behind a closed loop the wire goes too', () => {
+    const open = spoiled('hovna-lantern', /threadClevis/, itemId('bead-2'));
+    expect(open.lost).toEqual([itemId('bead-2')]);
+    expect(open.again).toEqual(['thread bead-2', 'threadClevis clevis-1 blade-1']);
+    expect(new Set(open.sound)).toEqual(new Set([itemId('clevis-1'), itemId('blade-1')]));
+    const shut = spoiled('hovna-lantern', /formLoop nose/, itemId('bead-2'));
+    expect(shut.lost).toContain('wire');
+    expect(shut.again).toContain('cutWire');
+  });
+
+  it('a hook takes its dressing with it; a rear blade only its ring is opened for', () => {
+    const hook = spoiled('mirrow-drum', /hangByRing/, itemId('hook-1'));
+    expect(new Set(hook.lost)).toEqual(new Set([itemId('hook-1'), itemId('dressing-1')]));
+    expect(hook.again).not.toContain('cutWire');
+    const blade = spoiled('torvane-lanes', /pushTrailer/, itemId('blade-2'));
+    expect(blade.lost).toEqual([itemId('blade-2')]);
+    expect(blade.again).toEqual(['hangByRing splitRing-1 blade-2']);
+    expect(blade.sound).toEqual([itemId('splitRing-1')]);
+  });
+
+  it('what comes again can be done again in its order, whatever is spoiled whenever', () => {
+    for (const slug of ['hovna-lantern', 'torvane-lanes', 'suvra-fan', 'stolk-kettle']) {
+      const { build, over, steps, names } = planned(slug);
+      names.forEach((_, i) => {
+        const done = names.slice(0, i + 1);
+        for (const piece of ['wire', ...(steps[i]?.items ?? [])] as Piece[]) {
+          const { again, lost, sound } = spoil(build, over, steps, done, piece);
+          expect(lost).toContain(piece);
+          for (const name of again) expect(done).toContain(name);
+          for (const id of sound) expect(lost).not.toContain(id);
+          // Every piece of the build is strung, hung or pushed by some step that is left to do.
+          const left = steps.filter(({ id }) => !done.includes(id) || again.includes(id)).flatMap(({ items }) => items);
+          for (const id of lost) if (id !== 'wire') expect(left).toContain(id);
+        }
+      });
+    }
+  });
+});
+
+describe('the kit', () => {
+  it('has every part of the lure once, in the order of the steps, and every tool they name', () => {
+    for (const slug of ['hovna-lantern', 'torvane-lanes', 'suvra-fan', 'asp-pair']) {
+      const { build, steps } = planned(slug);
+      const { parts, tools } = kitFor(build, steps);
+      const ids = parts.flatMap(({ items }) => items);
+      expect(new Set(ids).size).toBe(ids.length);
+      const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
+      const onFrame = isBought ? 2 : 0;
+      expect(ids).toHaveLength(Object.keys(build.items).length - onFrame);
+      expect(parts.map(({ step }) => step)).toEqual(parts.map(({ step }) => step).toSorted((a, b) => a - b));
+      for (const step of steps) for (const tool of step.tools) expect(tools).toContain(tool);
+    }
+  });
+});
+
+describe('lengths by hand', () => {
+  const own = { thumb: 0.02, joint: 0.026, span: 0.21 };
+
+  it('takes the measure that comes nearest, in quarters, and stays silent where none does', () => {
+    const words = (lengthM: number, spans = own as Parameters<typeof inFingers>[1]) => {
+      const found = inFingers(lengthM, spans);
+      return found && fingerWords(found);
+    };
+    expect(words(0.045)).toBe('2¼ thumbs');
+    expect(words(0.026)).toBe('1 joint');
+    expect(words(0.105)).toBe('½ hand');
+    expect(words(0.003)).toBeNull();
+    expect(words(0.045, { thumb: null, joint: null, span: null })).toBeNull();
+    for (let mm = 10; mm < 300; mm++) {
+      const found = inFingers(mm / 1000, own);
+      if (found) expect(Math.abs((own[found.finger] * found.quarters) / 4 / (mm / 1000) - 1)).toBeLessThanOrEqual(0.06);
+    }
+  });
+});
