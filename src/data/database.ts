@@ -47,6 +47,8 @@ export interface StoredRule {
 export interface StoredRun {
   id: string;
   lureId: string;
+  /** Counts its writes: what is read late is known to be old. */
+  rev: number;
   changedAt: number;
   run: unknown;
 }

@@ -26,7 +26,7 @@ function value<T>(stored: Stored<T>): T {
 describe('runs in storage', () => {
   it('a step is there after the tab is gone: another store on the same database goes on with it', async () => {
     const { name, database, runs } = open();
-    const run = value(await runs.start(demoLure('suvra-fan')));
+    const { run } = value(await runs.start(demoLure('suvra-fan')));
     value(await runs.change(run.id, (each) => ({ ...each, stage: 'steps', at: 'cutWire', done: ['cutWire'] })));
     database.close();
     const again = open(name);
@@ -38,12 +38,15 @@ describe('runs in storage', () => {
   it('two tabs on one run: each change is made on what the other wrote', async () => {
     const { name, runs } = open();
     const other = open(name).runs;
-    const run = value(await runs.start(demoLure('hovna-lantern')));
+    const { run } = value(await runs.start(demoLure('hovna-lantern')));
     await Promise.all([
       runs.change(run.id, (each) => ({ ...each, notes: { ...each.notes, a: 'from one' } })),
       other.change(run.id, (each) => ({ ...each, notes: { ...each.notes, b: 'from the other' } })),
     ]);
-    expect(value(await runs.read(run.id)).notes).toEqual({ a: 'from one', b: 'from the other' });
+    expect(value(await runs.read(run.id))).toMatchObject({
+      rev: 3,
+      run: { notes: { a: 'from one', b: 'from the other' } },
+    });
   });
 
   it('every finished piece has its own number, and keeps it', async () => {
@@ -52,22 +55,25 @@ describe('runs in storage', () => {
       ['suvra-fan', 'hovna-lantern', 'suvra-fan'].map((slug) => runs.start(demoLure(slug))),
     );
     const numbers: (number | null)[] = [];
-    for (const started of all) numbers.push(value(await runs.number(value(started).id, '2031-10-04')).number);
+    for (const started of all) numbers.push(value(await runs.number(value(started).run.id, '2031-10-04')).run.number);
     expect(numbers).toEqual([1, 2, 3]);
     const [first] = all;
     if (!first) throw new Error('three were started');
-    expect(value(await runs.number(value(first).id, '2031-11-01'))).toMatchObject({ number: 1, madeOn: '2031-10-04' });
+    expect(value(await runs.number(value(first).run.id, '2031-11-01')).run).toMatchObject({
+      number: 1,
+      madeOn: '2031-10-04',
+    });
   });
 
   it('given up and put back whole, pictures too; a damaged record is left out of the list and named when asked for', async () => {
     const { database, runs } = open();
-    const run = value(await runs.start(demoLure('okkel-wisp')));
+    const { run, rev } = value(await runs.start(demoLure('okkel-wisp')));
     value(await runs.addPhoto(run.id, 'cutWire', new Blob(['x'], { type: 'image/jpeg' })));
     const removed = value(await runs.remove(run.id));
     expect(value(await runs.list())).toEqual([]);
     expect(await runs.read(run.id)).toMatchObject({ ok: false, failure: { code: 'gone' } });
     value(await runs.putBack(removed));
-    expect(value(await runs.read(run.id))).toEqual(run);
+    expect(value(await runs.read(run.id))).toEqual({ run, rev });
     expect(await database.photos.count()).toBe(1);
     await database.runs.update(run.id, { run: { ...run, stage: 'nowhere' } });
     expect(value(await runs.list())).toEqual([]);

@@ -15,6 +15,12 @@ export interface RunPhoto {
   readonly picture: Blob;
 }
 
+/** A run as it stands in storage. */
+export interface OpenRun {
+  readonly run: Run;
+  readonly rev: number;
+}
+
 /** A run taken out, whole. */
 export interface RemovedRun {
   readonly row: StoredRun | null;
@@ -27,7 +33,7 @@ export class RunStore {
     private readonly now: () => number,
   ) {}
 
-  start(lure: Lure): Promise<Stored<Run>> {
+  start(lure: Lure): Promise<Stored<OpenRun>> {
     const { database } = this;
     return guarded(database, () =>
       database.transaction('rw', database.runs, async () => {
@@ -35,42 +41,40 @@ export class RunStore {
         let id = `run-${at.toString(36)}`;
         for (let n = 2; await database.runs.get(id); n++) id = `run-${at.toString(36)}-${n}`;
         const run = startRun(lure, id, at);
-        await database.runs.add(this.row(run));
-        return run;
+        await database.runs.add(this.row(run, 1));
+        return { run, rev: 1 };
       }),
     );
   }
 
   /** Changes a run on what stands in storage and hands it back as written. */
-  change(id: string, change: (run: Run) => Run): Promise<Stored<Run>> {
+  change(id: string, change: (run: Run) => Run): Promise<Stored<OpenRun>> {
     const { database } = this;
     return guarded(database, () =>
       database.transaction('rw', database.runs, async () => {
-        const run = change(parsed(await database.runs.get(id), id));
-        await database.runs.put(this.row(run));
-        return run;
+        const open = opened(await database.runs.get(id), id);
+        return this.put({ run: change(open.run), rev: open.rev + 1 });
       }),
     );
   }
 
   /** Gives a finished run the next number and the day. A run that has one keeps it. */
-  number(id: string, onDay: string): Promise<Stored<Run>> {
+  number(id: string, onDay: string): Promise<Stored<OpenRun>> {
     const { database } = this;
     return guarded(database, () =>
       database.transaction('rw', database.runs, async () => {
-        const run = parsed(await database.runs.get(id), id);
-        if (run.number !== null) return run;
+        const open = opened(await database.runs.get(id), id);
+        if (open.run.number !== null) return open;
         const rows = await database.runs.toArray();
         const numbers = rows.map((row) => runSchema.safeParse(row.run).data?.number ?? 0);
-        const made: Run = { ...run, stage: 'made', number: Math.max(0, ...numbers) + 1, madeOn: onDay };
-        await database.runs.put(this.row(made));
-        return made;
+        const run: Run = { ...open.run, stage: 'made', number: Math.max(0, ...numbers) + 1, madeOn: onDay };
+        return this.put({ run, rev: open.rev + 1 });
       }),
     );
   }
 
-  read(id: string): Promise<Stored<Run>> {
-    return guarded(this.database, async () => parsed(await this.database.runs.get(id), id));
+  read(id: string): Promise<Stored<OpenRun>> {
+    return guarded(this.database, async () => opened(await this.database.runs.get(id), id));
   }
 
   /** Readable runs, of this lure or of all, last changed first. */
@@ -135,26 +139,31 @@ export class RunStore {
   }
 
   /** Calls back with a run, now and each time it changes, in this tab or another. */
-  watch(id: string, onRun: (run: Run) => void): () => void {
+  watch(id: string, onRun: (open: OpenRun) => void): () => void {
     const subscription = liveQuery(() => this.database.runs.get(id)).subscribe({
       next: (row) => {
         const known = runSchema.safeParse(row?.run);
-        if (known.success) onRun(known.data);
+        if (row && known.success) onRun({ run: known.data, rev: row.rev });
       },
       error: () => undefined,
     });
     return () => subscription.unsubscribe();
   }
 
-  private row(run: Run): StoredRun {
-    return { id: run.id, lureId: run.lureId, changedAt: this.now(), run };
+  private async put({ run, rev }: OpenRun): Promise<OpenRun> {
+    await this.database.runs.put(this.row(run, rev));
+    return { run, rev };
+  }
+
+  private row(run: Run, rev: number): StoredRun {
+    return { id: run.id, lureId: run.lureId, rev, changedAt: this.now(), run };
   }
 }
 
-function parsed(row: StoredRun | undefined, id: string): Run {
+function opened(row: StoredRun | undefined, id: string): OpenRun {
   if (!row) throw new StorageError({ code: 'gone', lureId: id });
   const known = runSchema.safeParse(row.run);
-  if (known.success) return known.data;
+  if (known.success) return { run: known.data, rev: row.rev };
   const path = known.error.issues[0]?.path.map(String).join('.') ?? '';
   throw new StorageError({ code: 'damaged', lureId: id, path });
 }

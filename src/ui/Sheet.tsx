@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import X from 'lucide-react/icons/x';
-import type { ReactNode } from 'react';
+import type { ReactNode, RefObject } from 'react';
 
 export interface SheetProps {
   readonly open: boolean;
@@ -10,6 +10,8 @@ export interface SheetProps {
   readonly title: string;
   readonly description: string;
   readonly wide?: boolean;
+  /** Where the hand was before: takes the focus back when the sheet is closed. */
+  readonly focusAfter?: RefObject<HTMLElement | null>;
   readonly children: ReactNode;
 }
 
@@ -23,13 +25,18 @@ function focusFirst(event: Event) {
 }
 
 /** A sheet laid over the page from the right: the page behind stays in sight. */
-export function Sheet({ open, onOpenChange, title, description, wide, children }: SheetProps) {
+export function Sheet({ open, onOpenChange, title, description, wide, focusAfter, children }: SheetProps) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-black/25" />
         <Dialog.Content
           onOpenAutoFocus={focusFirst}
+          onCloseAutoFocus={(event) => {
+            if (!focusAfter?.current) return;
+            event.preventDefault();
+            focusAfter.current.focus();
+          }}
           className={`fixed inset-y-0 right-0 z-30 flex flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl ${wide ? 'w-[min(44rem,100vw)]' : 'w-[min(30rem,100vw)]'}`}
         >
           <div className="flex items-start justify-between gap-3">

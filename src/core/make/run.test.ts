@@ -131,7 +131,7 @@ describe('lengths by hand', () => {
     };
     expect(words(0.045)).toBe('2¼ thumbs');
     expect(words(0.026)).toBe('1 joint');
-    expect(words(0.105)).toBe('½ hand');
+    expect(words(0.21)).toBe('1 hand');
     expect(words(0.003)).toBeNull();
     expect(words(0.045, { thumb: null, joint: null, span: null })).toBeNull();
     for (let mm = 10; mm < 300; mm++) {

@@ -12,7 +12,7 @@ export interface InFingers {
 
 /** Fewer than half of one or more than this many cannot be laid off by hand. */
 const LEAST_QUARTERS = 2;
-const MOST_QUARTERS = 16;
+const MOST_QUARTERS = 32;
 /** Laid off by hand a length is worth no more than this, as a share of it. */
 const MOST_OFF = 0.06;
 

@@ -36,6 +36,9 @@ export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: st
           <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('new')}>
             Start a new lure
           </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} asChild>
+            <a href="/make">Being made, and made</a>
+          </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

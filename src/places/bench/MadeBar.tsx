@@ -1,17 +1,20 @@
 'use client';
 
+import { useEffect, useState } from 'react';
 import { costOfChange } from '@/core/lure/cost';
-import type { Lure } from '@/core/lure/lure';
+import type { Lure, LureId } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { today } from '@/ui/today';
 import { costWords } from '@/words/finding-words';
 import { change } from './bench-store';
+import { openStores } from './storage-room';
 
 /** Design or made; on a made lure, what the changes since then take. */
 export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system: UnitSystem }) {
   const { made, build } = lure;
   const costs = made ? costOfChange(made.build, build) : [];
+  const numbers = useNumbers(lure.id, made?.onDay ?? null);
   const mark = () => change('mark as made', [{ kind: 'mark', made: { onDay: today(), build } }]);
   return (
     <section aria-label="Made or not" className="flex flex-col gap-1.5 border-b border-line pb-3 text-sm">
@@ -23,8 +26,10 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
             </>
           ) : (
             <>
-              <span className="font-semibold">Made</span> on <span className="whitespace-nowrap">{made.onDay}</span>,{' '}
-              {costs.length === 0 ? 'as drawn; its loops are closed.' : 'and changed since. To get there:'}
+              <span className="font-semibold">Made</span> on <span className="whitespace-nowrap">{made.onDay}</span>
+              {numbers.length > 0 && (
+                <span className="measure whitespace-nowrap"> (No. {numbers.join(', ')})</span>
+              )}, {costs.length === 0 ? 'as drawn; its loops are closed.' : 'and changed since. To get there:'}
             </>
           )}
         </p>
@@ -57,4 +62,22 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
       )}
     </section>
   );
+}
+
+/** Numbers of the pieces made of this lure, lowest first. */
+function useNumbers(id: LureId, madeOn: string | null): readonly number[] {
+  const [numbers, setNumbers] = useState<readonly number[]>([]);
+  useEffect(() => {
+    let isHere = true;
+    void openStores()
+      .then(({ runs }) => runs.list(id))
+      .then((list) => {
+        const found = list.ok ? list.value.flatMap(({ number }) => number ?? []) : [];
+        if (isHere) setNumbers(found.toSorted((a, b) => a - b));
+      });
+    return () => {
+      isHere = false;
+    };
+  }, [id, madeOn]);
+  return numbers;
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { MakeStep } from '@/core/make/plan';
 import type { Run } from '@/core/make/run';
 import type { RunPhoto } from '@/data/run-store';
@@ -15,10 +15,12 @@ import { smallPicture } from './small-picture';
 export function NoteSheet({
   run,
   step,
+  focusAfter,
   onClose,
 }: {
   readonly run: Run;
   readonly step: MakeStep;
+  readonly focusAfter: RefObject<HTMLElement | null>;
   readonly onClose: () => void;
 }) {
   const [photos, setPhotos] = useState<readonly RunPhoto[]>([]);
@@ -44,6 +46,7 @@ export function NoteSheet({
   return (
     <Sheet
       open
+      focusAfter={focusAfter}
       onOpenChange={(open) => !open && onClose()}
       title="Note for this step"
       description="Kept with this piece: what you found, what you did otherwise."

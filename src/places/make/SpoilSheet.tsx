@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type RefObject } from 'react';
 import { itemOf } from '@/core/lure/lure';
 import type { MakeStep } from '@/core/make/plan';
 import { begin, type Run } from '@/core/make/run';
@@ -15,11 +15,12 @@ export interface SpoilSheetProps {
   readonly plan: Planned;
   readonly names: readonly string[];
   readonly step: MakeStep;
+  readonly focusAfter: RefObject<HTMLElement | null>;
   readonly onClose: () => void;
 }
 
 /** Something broke, bent or burned: what goes with it, what stays sound, which steps come again. */
-export function SpoilSheet({ run, plan, names, step, onClose }: SpoilSheetProps) {
+export function SpoilSheet({ run, plan, names, step, focusAfter, onClose }: SpoilSheetProps) {
   const { build } = run;
   const reached = [...new Set([...run.done, step.id])];
   const [chosen, setChosen] = useState<Piece | null>(null);
@@ -54,6 +55,7 @@ export function SpoilSheet({ run, plan, names, step, onClose }: SpoilSheetProps)
   return (
     <Sheet
       open
+      focusAfter={focusAfter}
       onOpenChange={(open) => !open && onClose()}
       title="What was spoiled?"
       description="It is noted with this piece. What is still sound is used again."

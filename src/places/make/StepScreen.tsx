@@ -176,9 +176,16 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
           {index === names.length - 1 ? 'Done: last look' : 'Done, next'}
         </button>
       </footer>
-      {sheet === 'note' && <NoteSheet run={run} step={step} onClose={() => setSheet(null)} />}
+      {sheet === 'note' && <NoteSheet run={run} step={step} focusAfter={heading} onClose={() => setSheet(null)} />}
       {sheet === 'spoiled' && (
-        <SpoilSheet run={run} plan={plan} names={names} step={step} onClose={() => setSheet(null)} />
+        <SpoilSheet
+          run={run}
+          plan={plan}
+          names={names}
+          step={step}
+          focusAfter={heading}
+          onClose={() => setSheet(null)}
+        />
       )}
       {sheet === 'trueSize' && (
         <TrueSizeSheet

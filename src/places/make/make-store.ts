@@ -7,7 +7,7 @@ import { lureIdSchema, type Lure } from '@/core/lure/lure';
 import { planMake, type MakeStep, type NoWay, type Plan } from '@/core/make/plan';
 import type { Run } from '@/core/make/run';
 import { USUAL_SETTINGS, type Settings } from '@/data/settings';
-import type { RemovedRun } from '@/data/run-store';
+import type { OpenRun, RemovedRun } from '@/data/run-store';
 import { stores } from '@/data/stores';
 import { storageFailureWords } from '@/words/storage-words';
 
@@ -36,6 +36,8 @@ const { setState, getState } = useMake;
 type Change = (run: Run) => Run;
 let waiting: Change[] = [];
 let isWriting = false;
+/** The highest revision of the run seen in storage, whoever wrote it. */
+let seenRev = 0;
 let stopWatching: () => void = () => undefined;
 
 /** Opens what the address asks for: `run`, else `lure`, else the list. */
@@ -48,7 +50,7 @@ export async function openMake(asked: URLSearchParams): Promise<void> {
   const runId = asked.get('run');
   if (runId !== null) {
     const read = await runs.read(runId);
-    return read.ok ? showRun(read.value) : fail('That work is no longer in this browser’s storage.');
+    return read.ok ? showRun(read.value.run) : fail('That work is no longer in this browser’s storage.');
   }
   const id = lureIdSchema.safeParse(asked.get('lure'));
   if (!id.success) {
@@ -72,7 +74,7 @@ function fail(reason: string): void {
 
 export async function startNew(lure: Lure): Promise<void> {
   const started = await stores().runs.start(lure);
-  if (started.ok) showRun(started.value);
+  if (started.ok) showRun(started.value.run);
   else setState({ unsaved: storageFailureWords(started.failure) });
 }
 
@@ -81,12 +83,17 @@ export function showRun(run: Run): void {
   const plan = planMake(run.build);
   if (plan.outcome === 'noWay') return fail('No order of work makes this build any more. Go back to the bench.');
   stopWatching();
-  waiting = [];
+  [waiting, seenRev] = [[], 0];
   setState({ make: { state: 'run', run, plan, names: plan.steps.map(({ id }) => id) }, unsaved: null });
   window.history.replaceState(null, '', `/make?run=${run.id}`);
-  stopWatching = stores().runs.watch(run.id, (seen) => {
-    if (waiting.length === 0) put(seen);
-  });
+  stopWatching = stores().runs.watch(run.id, putStored);
+}
+
+/** Shows what stands in storage, unless it is old or something is still on its way there. */
+function putStored({ run, rev }: OpenRun): void {
+  if (rev < seenRev) return;
+  seenRev = rev;
+  if (waiting.length === 0) put(run);
 }
 
 function put(run: Run): void {
@@ -108,7 +115,7 @@ export async function write(): Promise<void> {
   if (isWriting || make.state !== 'run') return;
   isWriting = true;
   while (waiting.length > 0) {
-    const writing = waiting;
+    const writing = [...waiting];
     const written = await stores().runs.change(make.run.id, (run) =>
       writing.reduce((sofar, change) => change(sofar), run),
     );
@@ -117,6 +124,7 @@ export async function write(): Promise<void> {
       break;
     }
     waiting = waiting.slice(writing.length);
+    putStored(written.value);
     setState({ unsaved: null });
   }
   isWriting = false;
@@ -130,7 +138,7 @@ export async function finish(onDay: string): Promise<void> {
   await write();
   const numbered = await runs.number(make.run.id, onDay);
   if (!numbered.ok) return setState({ unsaved: storageFailureWords(numbered.failure) });
-  put(numbered.value);
+  putStored(numbered.value);
   const read = await lures.read(make.run.lureId);
   if (!read.ok) return setState({ unsaved: `Numbered, but not marked as made: ${storageFailureWords(read.failure)}` });
   const marked = await lures.perform(read.value, {
