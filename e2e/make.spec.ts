@@ -246,6 +246,47 @@ test('the tab is killed half way: days later it goes on at the same step, note, 
   await page.close();
 });
 
+test('the screen stays on; a wait rings when it is over, also two steps on; in the dark it reads as well', async ({
+  page,
+}) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.clock.install({ time: new Date('2031-10-04T06:00:00') });
+  await page.addInitScript(() => {
+    const asked: string[] = [];
+    Object.assign(window, { asked });
+    Object.defineProperty(navigator, 'wakeLock', {
+      value: {
+        request: (kind: string) => {
+          asked.push(kind);
+          return Promise.resolve({ release: () => Promise.resolve(asked.push('released')) });
+        },
+      },
+    });
+  });
+  const make = new MakePage(page);
+  const said = await make.listen();
+  await make.open('okkel-wisp');
+  await expectClean(page);
+  await make.button('Speak the steps').click();
+  await make.button('All here: begin').click();
+  await expect(make.step()).toContainText('Tie the hackle');
+  await expect.poll(() => page.evaluate(() => (window as unknown as { asked: string[] }).asked)).toEqual(['screen']);
+  await make.button('Start 10:00: cement to dry').click();
+  await page.keyboard.press('Space');
+  await expect(make.step()).toContainText('Cut the stainless wire');
+  await expect(page.getByRole('timer')).toHaveText(/9:5\d|10:00/);
+  await expectClean(page);
+  await page.keyboard.press('Space');
+  await expect(make.step()).toContainText('Roll the tail loop');
+  await page.clock.fastForward('10:01');
+  await expect(page.getByRole('timer')).toHaveText('done');
+  await expect.poll(async () => (await said()).at(-1)).toBe('Done: cement to dry.');
+  await page.getByRole('button', { name: 'Put away: cement to dry' }).click();
+  await expect(page.getByRole('timer')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Pause' }).click();
+  await expect(page.getByTestId('elevation')).toBeVisible();
+});
+
 test('a piece spoiled half way: noted, its sound parts stay, only what hangs on it comes again; a picture is kept', async ({
   page,
 }) => {

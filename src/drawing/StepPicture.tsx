@@ -1,7 +1,7 @@
 'use client';
 
 import { useLayoutEffect, useMemo, useRef } from 'react';
-import type { Build } from '../core/lure/lure';
+import type { Build, ItemId } from '../core/lure/lure';
 import type { MakeStep } from '../core/make/plan';
 import type { Workpiece } from '../core/make/workpiece';
 import { paintStill } from './still-lure';
@@ -11,6 +11,8 @@ export interface StepPictureProps {
   readonly goal: Build;
   readonly piece: Workpiece;
   readonly step: MakeStep;
+  /** Hooks with a cork on their points. */
+  readonly capped: readonly ItemId[];
   readonly width: number;
   readonly height: number;
   /** Pixels to the millimetre when it is to be as large as life; null lets it fill its room. */
@@ -23,9 +25,9 @@ const EDGE_PX = 18;
 const MOST_PX_PER_MM = 16;
 
 /** The lure as it stands after a step, what is new on it ringed. */
-export function StepPicture({ goal, piece, step, width, height, lifePxPerMm, label }: StepPictureProps) {
+export function StepPicture({ goal, piece, step, capped, width, height, lifePxPerMm, label }: StepPictureProps) {
   const ref = useRef<HTMLCanvasElement>(null);
-  const scene = useMemo(() => stepScene(goal, piece, step), [goal, piece, step]);
+  const scene = useMemo(() => stepScene(goal, piece, step, capped), [goal, piece, step, capped]);
   const { box } = scene;
   const [wideMm, highMm] = [box.x1 - box.x0, box.y1 - box.y0];
   const fits = Math.min(MOST_PX_PER_MM, (width - 2 * EDGE_PX) / wideMm, (height - 2 * EDGE_PX) / highMm);

@@ -109,15 +109,19 @@ export function ringShapes(part: PartOf<'splitRing'>): Shape[] {
   ];
 }
 
+/** Where a hook's points stand to its shank as seen from the side, in shares of the gap, down positive. */
+export function limbSides({ points }: PartOf<'hook'>): readonly number[] {
+  return points === 3 ? [0.3, 0.72, -0.97] : [-1];
+}
+
 /** A hook from the side; a treble's three limbs at a third of a turn, one up. */
 export function hookShapes(part: PartOf<'hook'>): Shape[] {
   const wire = part.wireDiameterM * MM;
   const eye = (part.eyeInnerDiameterM * MM) / 2;
   const { hex } = part.finish;
-  const limbSides = part.points === 3 ? [0.3, 0.72, -0.97] : [-1];
   const eyeCentre = eye + wire;
   return [
-    ...limbSides.flatMap((side) => limbShapes(part, side)),
+    ...limbSides(part).flatMap((side) => limbShapes(part, side)),
     {
       d: polyline([
         { x: 2 * eyeCentre - wire / 2, y: 0 },

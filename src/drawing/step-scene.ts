@@ -9,6 +9,7 @@ import { pointOn } from '../core/lure/wire-path';
 import type { MakeStep } from '../core/make/plan';
 import type { Workpiece } from '../core/make/workpiece';
 import { begunClevises } from './begun-clevis';
+import { corks } from './corks';
 import { stillLure, STOPPED_RAD, type StillLure } from './still-lure';
 
 /** A box in the lure's own millimetres, y down. */
@@ -39,16 +40,20 @@ const ROUND = 1.2;
 /**
  * @param goal what is being made
  * @param piece how it stands after the step
+ * @param capped hooks with a cork on their points
  */
-export function stepScene(goal: Build, piece: Workpiece, step: MakeStep): StepScene {
+export function stepScene(goal: Build, piece: Workpiece, step: MakeStep, capped: readonly ItemId[] = []): StepScene {
   const isAside = step.items.length > 0 && step.items.every((id) => !piece.build.items[id]);
-  return isAside ? sceneAside(goal, piece, step) : sceneOn(piece, step);
+  return isAside ? sceneAside(goal, piece, step) : sceneOn(piece, step, capped);
 }
 
-function sceneOn(piece: Workpiece, step: MakeStep): StepScene {
+function sceneOn(piece: Workpiece, step: MakeStep, capped: readonly ItemId[]): StepScene {
   const { build, isBroken } = shortened(piece.build);
   const still = stillLure(build);
-  const lure = { ...still, things: [...still.things, ...begunClevises(build, still.layout)] };
+  const lure = {
+    ...still,
+    things: [...still.things, ...begunClevises(build, still.layout), ...corks(still.layout, capped)],
+  };
   const { layout } = lure;
   const marks = [
     ...step.items.flatMap((id) => boxesOfItem(build, lure, id)),

@@ -30,6 +30,7 @@ export const AFTER_WORDS: Readonly<Record<AfterCheck, AfterWords>> = {
   gapPlugged: look('the gap is covered'),
   ringFlat: look('the ring lies flat, its coils shut'),
   swivelTurns: feel('both eyes of the swivel turn freely'),
+  hangsFree: feel('it swings free in the loop'),
   eyeClosed: look('the eye is shut'),
   dressingHolds: feel('the bundle does not turn on the shank'),
   keeperHolds: feel('the keeper does not slide'),

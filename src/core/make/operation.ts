@@ -81,6 +81,7 @@ export type AfterCheck =
   | 'gapPlugged'
   | 'ringFlat'
   | 'swivelTurns'
+  | 'hangsFree'
   | 'eyeClosed'
   | 'dressingHolds'
   | 'keeperHolds'

@@ -163,3 +163,14 @@ export function standsAfter(build: Build, over: End, steps: readonly MakeStep[],
       bareWire(goal),
     );
 }
+
+/** Hooks whose points stand capped after the first `count` steps: until something goes over the point. */
+export function cappedAfter(steps: readonly MakeStep[], count: number): ItemId[] {
+  const capped = new Set<ItemId>();
+  for (const { doing } of steps.slice(0, count)) {
+    if (doing.op === 'capPoint') capped.add(doing.hook);
+    if (doing.op === 'pushTrailer' || doing.op === 'tieDressing') capped.delete(doing.hook);
+    if (doing.op === 'hangStinger') capped.delete(doing.on);
+  }
+  return [...capped];
+}

@@ -133,7 +133,7 @@ export const wireOperations: {
     effect: ({ item }, goal, piece) => seat(goal, piece, [item]),
     hazards: ({ item }, goal) => pointsIn(goal, [item]),
     amounts: () => [],
-    after: ({ item }, goal) => (goal.build.items[item]?.part.kind === 'swivel' ? ['swivelTurns'] : []),
+    after: ({ item }, goal) => (goal.build.items[item]?.part.kind === 'swivel' ? ['swivelTurns'] : ['hangsFree']),
   },
   closeLoop: {
     tool: 'flatPliers',

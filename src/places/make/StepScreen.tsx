@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useEffectEvent, useMemo, useRef, useState, type MouseEvent } from 'react';
-import { standsAfter, type MakeStep } from '@/core/make/plan';
+import { cappedAfter, standsAfter, type MakeStep } from '@/core/make/plan';
 import { stepBack, stepDone, type Run } from '@/core/make/run';
 import { showLength } from '@/core/units/write';
 import { Handling } from '@/drawing/handling/Handling';
@@ -245,6 +245,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
   const { build } = run;
   const { over, steps } = plan;
   const piece = useMemo(() => standsAfter(build, over, steps, index + 1), [build, over, steps, index]);
+  const capped = useMemo(() => cappedAfter(steps, index + 1), [steps, index]);
   const frames = useMemo(() => handlingFrames(step, build, over), [step, build, over]);
   const { system } = useMake((state) => state.settings);
   const isTall = useMedia('(min-height: 48rem)');
@@ -261,6 +262,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
             goal={build}
             piece={piece}
             step={step}
+            capped={capped}
             width={size.width}
             height={height}
             lifePxPerMm={lifePxPerMm}

@@ -24,8 +24,18 @@ export function useHandsFree(hands: Hands): void {
   });
   useEffect(() => {
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    window.addEventListener('click', letGo);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('click', letGo);
+    };
   }, []);
+}
+
+/** A button pressed by finger or mouse does not keep the space bar and the pedal to itself; one reached by keys does. */
+function letGo({ detail, target }: MouseEvent) {
+  const button = target instanceof Element ? target.closest('button') : null;
+  if (detail > 0 && button && !button.closest('[role="dialog"]')) button.blur();
 }
 
 const KEYS: Readonly<Record<string, keyof Hands>> = {

@@ -34,8 +34,8 @@ export const useMake = create<Make>(() => ({ make: { state: 'opening' }, setting
 const { setState, getState } = useMake;
 
 type Change = (run: Run) => Run;
-let waiting: Change[] = [];
-let isWriting = false;
+let waiting: readonly Change[] = [];
+let writing: Promise<void> = Promise.resolve();
 /** The highest revision of the run seen in storage, whoever wrote it. */
 let seenRev = 0;
 let stopWatching: () => void = () => undefined;
@@ -105,29 +105,29 @@ export function changeRun(change: Change): void {
   const { make } = getState();
   if (make.state !== 'run') return;
   put(change(make.run));
-  waiting.push(change);
+  waiting = [...waiting, change];
   void write();
 }
 
-/** Writes what waits, oldest first, in one go. */
-export async function write(): Promise<void> {
+/** Writes what waits, after what is being written already; done when it is in storage, or could not be. */
+export function write(): Promise<void> {
+  writing = writing.then(writeWaiting);
+  return writing;
+}
+
+async function writeWaiting(): Promise<void> {
   const { make } = getState();
-  if (isWriting || make.state !== 'run') return;
-  isWriting = true;
-  while (waiting.length > 0) {
-    const writing = [...waiting];
-    const written = await stores().runs.change(make.run.id, (run) =>
-      writing.reduce((sofar, change) => change(sofar), run),
-    );
-    if (!written.ok) {
-      setState({ unsaved: storageFailureWords(written.failure) });
-      break;
-    }
-    waiting = waiting.slice(writing.length);
-    putStored(written.value);
-    setState({ unsaved: null });
+  if (make.state !== 'run' || waiting.length === 0) return;
+  const taken = waiting;
+  const written = await stores().runs.change(make.run.id, (run) => taken.reduce((sofar, change) => change(sofar), run));
+  if (!written.ok) {
+    setState({ unsaved: storageFailureWords(written.failure) });
+    return;
   }
-  isWriting = false;
+  // What came meanwhile stays waiting for its own turn.
+  waiting = waiting.slice(taken.length);
+  putStored(written.value);
+  setState({ unsaved: null });
 }
 
 /** Gives the run its number and marks the lure as made, in that order: either can be done again. */

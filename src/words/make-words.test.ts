@@ -1,0 +1,197 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { anyDressedLure } from '@/testing/any-lure';
+import { bait, demoLure, edited, itemId, on, part, plainBait, plainSpinner, spinner, TAIL } from '@/testing/lures';
+import { DEMO_LURES } from '@/demo/scenario';
+import { findings } from '../core/lure/findings';
+import { seatPart, threadParts } from '../core/lure/editing';
+import type { ItemState } from '../core/lure/item-state';
+import type { Build, Lure } from '../core/lure/lure';
+import { closingChecks } from '../core/make/closing-checks';
+import { OPERATIONS } from '../core/make/operations';
+import type { Op } from '../core/make/doing';
+import { planMake, standsAfter, type MakeStep } from '../core/make/plan';
+import { TOOLS } from '../core/make/operation';
+import { AFTER_WORDS, SENSE_WORDS } from './after-words';
+import { CLOSING_WORDS } from './closing-words';
+import {
+  amountName,
+  HAZARD_WORDS,
+  noWayWords,
+  stepWords,
+  SUPPLY_WORDS,
+  TOOL_WORDS,
+  UNDOING_WORDS,
+  WAIT_WORDS,
+} from './make-words';
+import { spokenStep } from './spoken-words';
+
+const put = (lure: Lure, id: string, seat: Parameters<typeof seatPart>[2]) =>
+  edited(lure, seatPart(lure.build, part(id), seat));
+const state = (lure: Lure, id: string, value: ItemState) =>
+  edited(lure, { kind: 'adjust', item: itemId(id), changes: { state: value } });
+
+function stepsOf(build: Build): readonly MakeStep[] {
+  const plan = planMake(build);
+  if (plan.outcome !== 'planned') throw new Error(noWayWords(plan.why, build));
+  return plan.steps;
+}
+
+/** Lures that between them need everything a builder's hand can do here. */
+function everyHandling(): Lure[] {
+  const opened = put(put(spinner([]), 'ring-k2', TAIL), 'body-egg-10', on('splitRing-1', 'hung'));
+  const fullBait = [
+    ['keeper-clip-08', on('hook-1', 'tied')],
+    ['trailer-claw-65-black', on('hook-1', 'pushed')],
+    ['hook-stinger-1-0', on('hook-1', 'hung')],
+    ['wire-soft-copper-03', on('skirt-1', 'tied')],
+    ['ring-k1', { on: 'tie' }],
+  ] as const;
+  const dressed = fullBait.reduce((lure, [id, seat]) => put(lure, id, seat), plainBait());
+  const film = spinner(['film-blade-30', 'bead-brass-3', 'dressing-hackle-olive']);
+  return [
+    ...DEMO_LURES,
+    state(put(opened, 'hook-single-2-open', on('body-1', 'hung')), 'hook-1', { of: 'hook', pinched: true }),
+    state(state(dressed, 'trailer-1', { of: 'trailer', cutM: 0.008, rounded: true, crookedRad: 0 }), 'skirt-1', {
+      of: 'skirt',
+      collarAt: 0.3,
+      tips: 'thinned',
+    }),
+    state(film, 'filmBlade-1', { of: 'film', foldRad: 0.5 }),
+    bait('spinnerbait', ['bead-brass-4'], []),
+  ];
+}
+
+describe('what each step of making says', () => {
+  it('every operation is needed by some lure, and has its words', () => {
+    const seen = new Map<Op, MakeStep>();
+    for (const lure of everyHandling()) for (const step of stepsOf(lure.build)) seen.set(step.doing.op, step);
+    expect([...seen.keys()].toSorted()).toEqual((Object.keys(OPERATIONS) as Op[]).toSorted());
+  });
+
+  it('any lure that can be reached: sentences in both systems, nothing left open, said in full', () => {
+    let steps = 0;
+    fc.assert(
+      fc.property(anyDressedLure(), fc.constantFrom('metric', 'trade'), (lure, system) => {
+        const plan = planMake(lure.build);
+        if (plan.outcome === 'noWay') {
+          expect(noWayWords(plan.why, lure.build)).toMatch(/[.:]/);
+          return;
+        }
+        for (const step of plan.steps) {
+          steps++;
+          const { what, how } = stepWords(step, lure.build, system as 'metric' | 'trade');
+          expect(what).toMatch(/^[A-Z].*\.$/);
+          expect(`${what} ${how}`).not.toMatch(/undefined|NaN|null|\s{2,}\S|, \.|: \./);
+          const said = spokenStep(step, lure.build, system as 'metric' | 'trade');
+          expect(said).toContain(what.split(' ')[0]);
+          expect(said).not.toMatch(/\d mm\b|\d in\b|#|°/);
+          for (const hazard of step.hazards) expect(said).toContain(HAZARD_WORDS[hazard].slice(0, 12));
+          const other = system === 'metric' ? /\d in\b/ : /\d mm\b/;
+          // A part's own name may carry its maker's measure.
+          if (
+            !/\d mm\b/.test(
+              JSON.stringify(lure.build)
+                .match(/"name":"[^"]*"/g)
+                ?.join(' ') ?? '',
+            )
+          )
+            expect(`${what} ${how}`).not.toMatch(other);
+        }
+      }),
+      { seed: 3, numRuns: 80 },
+    );
+    expect(steps).toBeGreaterThan(500);
+  });
+
+  it('every tool, supply, amount, wait, check and danger that a step names has its words', () => {
+    for (const tool of TOOLS) expect(TOOL_WORDS[tool].length).toBeGreaterThan(3);
+    for (const lure of everyHandling()) {
+      for (const step of stepsOf(lure.build)) {
+        for (const supply of step.supplies) expect(SUPPLY_WORDS[supply].length).toBeGreaterThan(3);
+        for (const amount of step.amounts) expect(amountName(amount).length).toBeGreaterThan(2);
+        for (const check of step.after) {
+          const { sense, words } = AFTER_WORDS[check];
+          expect(SENSE_WORDS[sense]).toMatch(/Look|Listen|Feel/);
+          expect(words.length).toBeGreaterThan(10);
+        }
+        if (step.wait) expect(WAIT_WORDS[step.wait.for].length).toBeGreaterThan(5);
+        expect(UNDOING_WORDS[step.undoing]).toMatch(/\.$/);
+        expect(step.after.length, step.id).toBeGreaterThan(0);
+        expect(step.minutes, step.id).toBeGreaterThan(0);
+      }
+      for (const { check } of closingChecks(lure.build, findings(lure))) expect(CLOSING_WORDS[check]).toMatch(/\.$/);
+    }
+  });
+
+  it('steps that can hurt carry their caution, every one: cutting, heat, cement, points, metal, knives', () => {
+    const CAUTION: Readonly<Partial<Record<Op, readonly string[]>>> = {
+      cutWire: ['clippedWire'],
+      formLoop: ['clippedWire'],
+      closeLoop: ['clippedWire'],
+      turnDown: ['clippedWire'],
+      castHead: ['hotMetal', 'hookPoint'],
+      cutTubes: ['blade'],
+      shrinkTube: ['flame'],
+      tieDressing: ['hookPoint', 'cement'],
+      dressWire: ['cement'],
+      lashKeeper: ['clippedWire', 'hookPoint'],
+      lockSkirt: ['clippedWire'],
+      pinchBarb: ['hookPoint'],
+      fitSkirt: ['hookPoint'],
+      thinTips: ['blade'],
+      cutTrailer: ['blade'],
+      pushTrailer: ['hookPoint'],
+      hangStinger: ['hookPoint'],
+      hangByEye: ['hookPoint'],
+      capPoint: ['hookPoint'],
+    };
+    let checked = 0;
+    for (const lure of everyHandling()) {
+      for (const { doing, hazards, items, id } of stepsOf(lure.build)) {
+        for (const hazard of CAUTION[doing.op] ?? []) {
+          expect(hazards, id).toContain(hazard);
+          checked++;
+        }
+        const isLead = items.some((item) => lure.build.items[item]?.part.material === 'lead');
+        if (isLead && ['thread', 'slideOver', 'takeFrame', 'castHead'].includes(doing.op))
+          expect(hazards).toContain('lead');
+        const hangsHook = items.some((item) => lure.build.items[item]?.part.kind === 'hook');
+        if (hangsHook && doing.op.startsWith('hang')) expect(hazards, id).toContain('hookPoint');
+      }
+    }
+    expect(checked).toBeGreaterThan(60);
+  });
+
+  it('parts of one name are told apart: by finish, else by standing in front or behind', () => {
+    const fan = demoLure('suvra-fan');
+    const said = stepsOf(fan.build).map((step) => stepWords(step, fan.build, 'metric').what);
+    expect(said).toContain('Thread the lower leg of the rear folded clevis, wide #2.');
+    expect(said).toContain('Hang the willow blade #3 (silver plate) on the waiting front folded clevis, wide #2.');
+    const one = plainSpinner();
+    expect(
+      stepsOf(one.build)
+        .map((step) => stepWords(step, one.build, 'metric').what)
+        .join(' '),
+    ).not.toMatch(/front|rear/);
+  });
+
+  it('a washer on both sides is two steps, three beads beside each other one', () => {
+    const lure = edited(plainSpinner(), threadParts(plainSpinner().build, part('bead-copper-4'), 2, 3));
+    const threads = stepsOf(lure.build).filter(({ doing }) => doing.op === 'thread');
+    const copper = threads.filter((step) => stepWords(step, lure.build, 'metric').what.includes('copper'));
+    expect(copper).toHaveLength(1);
+    expect(copper[0]?.amounts).toEqual([{ of: 'count', count: 3 }]);
+    expect(copper.map((step) => stepWords(step, lure.build, 'metric').what)).toEqual([
+      'Thread 3 × 4.0 mm copper bead.',
+    ]);
+  });
+
+  it('everything that every handling makes is made exactly, step by step', () => {
+    for (const { build } of everyHandling()) {
+      const plan = planMake(build);
+      if (plan.outcome !== 'planned') throw new Error('there is a way');
+      expect(standsAfter(build, plan.over, plan.steps, plan.steps.length).build).toEqual(build);
+    }
+  });
+});
