@@ -363,3 +363,48 @@ test('a lure that no order of work makes says why and leads back; one that is no
   await page.getByRole('link', { name: 'To the bench' }).click();
   await expect(page.getByTestId('elevation')).toBeVisible();
 });
+
+test('two tabs on one run follow each other; what is not right is said, against the user’s own rule too', async ({
+  page,
+  bench,
+  context,
+}) => {
+  await bench.open();
+  await bench.fromFileMenu('Your rules about hooks');
+  const rules = page.getByRole('dialog');
+  await rules.getByLabel('Water or district it holds for').fill('Lake Hovna');
+  await rules.getByLabel('Most points on a hook').selectOption('1');
+  await rules.getByLabel('Where you read it').fill('the board at the landing');
+  await rules.getByLabel('On the day').fill('2031-09-02');
+  await rules.getByRole('button', { name: 'Add this rule' }).click();
+  await page.keyboard.press('Escape');
+
+  const make = new MakePage(page);
+  await make.open('okkel-wisp');
+  await make.button('All here: begin').click();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('step 2 of')).toBeVisible();
+  const second = await context.newPage();
+  await second.goto(page.url());
+  const other = new MakePage(second);
+  await expect(second.getByText('step 2 of')).toBeVisible();
+  await second.keyboard.press('Space');
+  await expect(page.getByText('step 3 of')).toBeVisible();
+  const { of } = await make.place();
+  for (let at = 3; at <= of; at++) {
+    await (at % 2 === 0 ? page : second).keyboard.press('PageDown');
+    if (at < of) for (const tab of [page, second]) await expect(tab.getByText(`step ${at + 1} of ${of}`)).toBeVisible();
+  }
+  await expect(other.step()).toHaveText('Okkel Wisp: the last look');
+  const hooks = second.getByRole('listitem').filter({ hasText: 'Count hooks and barbs' });
+  await expect(hooks).toContainText('On the bench, fault');
+  await expect(hooks).toContainText('the authority’s current text decides');
+  await hooks.getByRole('button', { name: '✕ Not right' }).click();
+  await expect(second.getByRole('note')).toContainText('One thing is not right');
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Count hooks' }).getByRole('button', { name: '✕ Not right' }),
+  ).toHaveAttribute('aria-pressed', 'true');
+  // Back to the last step and forth again; the judgement stays.
+  await second.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByText(`step ${of} of ${of}`)).toBeVisible();
+});

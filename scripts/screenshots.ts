@@ -30,6 +30,18 @@ const thread = async (page: Page, id: string, kinds: string) => {
   await page.waitForTimeout(300);
 };
 
+/** So many times on from the tool check. */
+const make = (lure: string, times: number) => async (page: Page) => {
+  await page.goto(`${base}/make?lure=${lure}`);
+  await page.getByRole('button', { name: 'All here: begin' }).click();
+  await page.getByRole('button', { name: /^Done/ }).waitFor();
+  for (let n = 0; n < times; n++) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(120);
+  }
+  await page.waitForTimeout(600);
+};
+
 const PICTURES: readonly Picture[] = [
   { name: 'bench' },
   { name: 'bench-dark', dark: true, then: choose('Mirrow Drum') },
@@ -68,6 +80,9 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('option', { name: /Willow/ }).click();
     },
   },
+  { name: 'make-step', then: make('suvra-fan', 11) },
+  { name: 'make-phone', width: 390, height: 844, then: make('torvane-lanes', 17) },
+  { name: 'make-card', then: make('suvra-fan', 28) },
   { name: 'bait', then: choose('Torvane Lanes') },
   { name: 'buzz', then: choose('Lommer Clapper') },
   {

@@ -2,9 +2,11 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { demoLure } from '@/testing/lures';
+import { startHistory } from '../core/lure/history';
 import { MazurkaDatabase } from './database';
 import type { Stored } from './guarded';
 import { RunStore } from './run-store';
+import { settingsSchema, USUAL_SETTINGS } from './settings';
 
 let names = 0;
 const opened: Dexie[] = [];
@@ -78,5 +80,38 @@ describe('runs in storage', () => {
     await database.runs.update(run.id, { run: { ...run, stage: 'nowhere' } });
     expect(value(await runs.list())).toEqual([]);
     expect(await runs.read(run.id)).toMatchObject({ ok: false, failure: { code: 'damaged' } });
+  });
+});
+
+describe('a storage from before runs were kept', () => {
+  it('is brought up to date with its lures as they were, and takes runs then', async () => {
+    const name = `before-${++names}`;
+    const before = new Dexie(name);
+    before
+      .version(3)
+      .stores({ lures: 'id, changedAt', shelf: 'id, changedAt', settings: 'key', parts: 'id', rules: 'id' });
+    const row = { id: 'suvra-fan', rev: 4, changedAt: 7, history: startHistory(demoLure('suvra-fan')) };
+    await before.table('lures').add(row);
+    before.close();
+    const { database, runs } = open(name);
+    expect(value(await runs.list())).toEqual([]);
+    expect(await database.lures.get('suvra-fan')).toEqual(row);
+    const { run } = value(await runs.start(demoLure('suvra-fan')));
+    expect(value(await runs.list()).map(({ id }) => id)).toEqual([run.id]);
+  });
+});
+
+describe('settings from before tools and hands were kept', () => {
+  it('read as they were, with what is new at its usual', () => {
+    const { fingers, tools, spoken, ...before } = USUAL_SETTINGS;
+    const read = settingsSchema.parse({ ...before, system: 'trade' });
+    expect(read).toEqual({ ...USUAL_SETTINGS, system: 'trade' });
+    expect({ fingers, tools, spoken }).toEqual({
+      fingers: { thumb: null, joint: null, span: null },
+      tools: {},
+      spoken: false,
+    });
+    const bad = { ...USUAL_SETTINGS, tools: { hammer: { place: '', isMissing: false } } };
+    expect(settingsSchema.safeParse(bad).success).toBe(false);
   });
 });

@@ -13,7 +13,7 @@ import { CUT_WORDS, termWords } from '../words/length-words';
 import { stateWords } from '../words/state-words';
 import { partLine, partTitle } from '../words/part-words';
 import { CLOSING_WORDS } from '../words/closing-words';
-import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords } from '../words/make-words';
+import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
 import { polyline } from '../drawing/path';
 import { checkBarLines } from './check-bar';
 import { inkHeights, lureInInk } from './lure-drawing';
@@ -241,9 +241,11 @@ function workInto(column: Column, { plan, lure, system }: BuildSheetInput) {
       for (const hazard of step.hazards) column.caution(HAZARD_WORDS[hazard], 0);
       const { what, how } = stepWords(step, lure.build, system);
       const closes = lastChanceWords(step, lure.build);
+      const measures = unsaidAmounts(step, lure.build, system).join(', ');
+      const also = [how, measures === '' ? '' : `${measures.charAt(0).toUpperCase()}${measures.slice(1)}.`];
       column.row(
         `${i + 1}`,
-        how === '' ? what : `${what} ${how}`,
+        [what, ...also].filter(Boolean).join(' '),
         '',
         closes === '' ? '' : `Closes: last chance for ${closes}.`,
       );

@@ -12,6 +12,7 @@ import { OPERATIONS } from '../core/make/operations';
 import type { Op } from '../core/make/doing';
 import { planMake, standsAfter, type MakeStep } from '../core/make/plan';
 import { TOOLS } from '../core/make/operation';
+import { showLength } from '../core/units/write';
 import { AFTER_WORDS, SENSE_WORDS } from './after-words';
 import { CLOSING_WORDS } from './closing-words';
 import {
@@ -21,6 +22,7 @@ import {
   stepWords,
   SUPPLY_WORDS,
   TOOL_WORDS,
+  unsaidAmounts,
   UNDOING_WORDS,
   WAIT_WORDS,
 } from './make-words';
@@ -161,6 +163,26 @@ describe('what each step of making says', () => {
       }
     }
     expect(checked).toBeGreaterThan(60);
+  });
+
+  it('every measure of a step stands in its sentences or beside them, once', () => {
+    const hovna = demoLure('hovna-lantern');
+    const nose = stepsOf(hovna.build).find(({ id }) => id === 'formLoop nose');
+    if (!nose) throw new Error('the line tie is rolled');
+    expect(unsaidAmounts(nose, hovna.build, 'metric')).toEqual(['inside 3.2 mm', 'wraps 3', 'play to leave 1.50 mm']);
+    expect(unsaidAmounts(nose, hovna.build, 'trade')).toEqual(['inside 0.13 in', 'wraps 3', 'play to leave .059 in']);
+    for (const lure of everyHandling()) {
+      for (const step of stepsOf(lure.build)) {
+        const { what, how } = stepWords(step, lure.build, 'metric');
+        const all = `${what} ${how} ${unsaidAmounts(step, lure.build, 'metric').join(' ')}`;
+        for (const amount of step.amounts) {
+          if ('lengthM' in amount) expect(all, step.id).toContain(showLength(amount.lengthM, 'metric'));
+          if ('count' in amount && amount.count > 1) expect(all, step.id).toContain(String(amount.count));
+        }
+        for (const said of unsaidAmounts(step, lure.build, 'metric'))
+          expect(spokenStep(step, lure.build, 'metric')).toContain(said.split(' ')[0]);
+      }
+    }
   });
 
   it('parts of one name are told apart: by finish, else by standing in front or behind', () => {

@@ -83,6 +83,21 @@ export function amountName(amount: Amount): string {
   return AMOUNT_WORDS[amount.of];
 }
 
+/** Measures of a step that its sentences do not say: `wraps 3`, `play to leave 1.50 mm`. */
+export function unsaidAmounts(step: MakeStep, build: Build, system: UnitSystem): string[] {
+  const { what, how } = stepWords(step, build, system);
+  return step.amounts.flatMap((amount) => {
+    const value =
+      'lengthM' in amount
+        ? showLength(amount.lengthM, system)
+        : 'count' in amount
+          ? String(amount.count)
+          : degrees(amount.angleRad);
+    const isSaid = new RegExp(`(^|\\D)${value.replace(/\./g, '\\.')}(\\D|$)`).test(`${what} ${how}`);
+    return isSaid ? [] : [`${amountName(amount)} ${value}`];
+  });
+}
+
 export interface StepWords {
   /** What to do, in one plain sentence. */
   readonly what: string;
@@ -163,7 +178,7 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
       };
     case 'cutTubes':
       return {
-        what: `Cut the tube: ${doing.items.map((id, i) => `${name(id)} ${cutAt(amounts, i, system)}`).join(', ')}.`,
+        what: `Cut the tube: ${doing.items.map((id, i) => `${name(id)} to ${cutAt(amounts, i, system)}`).join(', ')}.`,
         how: 'Square across.',
       };
     case 'shrinkTube':

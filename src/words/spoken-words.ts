@@ -1,18 +1,14 @@
 /** A step as it is said aloud: cautions first, units in full. */
 import type { MakeStep } from '../core/make/plan';
 import type { Build } from '../core/lure/lure';
-import { showLength, type UnitSystem } from '../core/units/write';
+import type { UnitSystem } from '../core/units/write';
 import { AFTER_WORDS } from './after-words';
-import { amountName, HAZARD_WORDS, lastChanceWords, stepWords } from './make-words';
+import { HAZARD_WORDS, lastChanceWords, stepWords, unsaidAmounts } from './make-words';
 
 export function spokenStep(step: MakeStep, build: Build, system: UnitSystem): string {
   const { what, how } = stepWords(step, build, system);
   const closes = lastChanceWords(step, build);
-  const amounts = step.amounts.flatMap((amount) => {
-    const value =
-      'lengthM' in amount ? showLength(amount.lengthM, system) : 'count' in amount ? String(amount.count) : '';
-    return value === '' || what.includes(value) || how.includes(value) ? [] : [`${amountName(amount)}: ${value}.`];
-  });
+  const amounts = unsaidAmounts(step, build, system);
   const checks = step.after.map((check) => `${AFTER_WORDS[check].words}.`);
   return inFull(
     [
@@ -20,7 +16,7 @@ export function spokenStep(step: MakeStep, build: Build, system: UnitSystem): st
       closes === '' ? '' : `This closes. Last chance for ${closes}.`,
       what,
       how,
-      ...amounts,
+      amounts.length > 0 ? `${amounts.join(', ')}.` : '',
       checks.length > 0 ? `Then see: ${checks.join(' ')}` : '',
     ]
       .filter(Boolean)

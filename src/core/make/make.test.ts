@@ -9,11 +9,12 @@ import { findings } from '../lure/findings';
 import type { Build, Lure } from '../lure/lure';
 import { closingChecks } from './closing-checks';
 import { doingsFor } from './doings';
-import { goalOf } from './goal';
+import type { Doing } from './doing';
+import { goalOf, type Goal } from './goal';
 import type { Fact } from './operation';
 import { operationOf } from './operations';
 import { bestOrder } from './order';
-import { planMake, standsAfter, type MakeStep } from './plan';
+import { cappedAfter, planMake, standsAfter, type MakeStep } from './plan';
 
 function planned(build: Build) {
   const plan = planMake(build);
@@ -116,6 +117,78 @@ describe('making a lure, from bare wire', () => {
   });
 });
 
+/** First to last: what counts more comes first. */
+const worth = (cost: readonly number[]) => (cost[0] ?? 0) * 1e8 + (cost[1] ?? 0) * 1e4 + (cost[2] ?? 0);
+
+/** Some order that can be done: at each turn any of what can be. */
+function anyOrder(goal: Goal, doings: readonly Doing[], chance: () => number): Doing[] {
+  const order: Doing[] = [];
+  let known = atFirst(goal);
+  // What takes something away waits until nothing left needs it, as it must.
+  while (order.length < doings.length) {
+    const left = doings.filter((doing) => !order.includes(doing));
+    const open = left.flatMap((doing) => {
+      const next = afterDoing(goal, known, doing);
+      const { takes } = operationOf(doing).facts(doing, goal);
+      const isTooSoon = left.some(
+        (other) =>
+          other !== doing &&
+          operationOf(other)
+            .facts(other, goal)
+            .needs.some((fact) => takes.includes(fact)),
+      );
+      return next && !isTooSoon ? [{ doing, next }] : [];
+    });
+    const taken = open[Math.floor(chance() * open.length)];
+    if (!taken) throw new Error('a way was found before');
+    order.push(taken.doing);
+    known = taken.next;
+  }
+  return order;
+}
+
+describe('half way', () => {
+  const after = (lure: Lure, step: RegExp) => {
+    const plan = planned(lure.build);
+    const count = plan.steps.findIndex(({ id }) => step.test(id)) + 1;
+    expect(count).toBeGreaterThan(0);
+    return { ...standsAfter(lure.build, plan.over, plan.steps, count), capped: cappedAfter(plan.steps, count) };
+  };
+
+  it('a rolled loop stands open and without wraps until it is closed', () => {
+    const spun = demoLure('suvra-fan');
+    expect(after(spun, /rollLoop tail/).build.carrier.tail).toMatchObject({ form: 'wrappedLoop', wraps: 0 });
+    expect(after(spun, /closeLoop tail/).build.carrier.tail).toEqual(spun.build.carrier.tail);
+    const bent = demoLure('torvane-lanes');
+    const open = after(bent, /rollLoop tail/).build.carrier.tail;
+    if (open.form !== 'bentLoop' || bent.build.carrier.tail.form !== 'bentLoop') throw new Error('a bent loop');
+    expect(open.gapM).toBeGreaterThan(bent.build.carrier.tail.gapM);
+  });
+
+  it('a point is capped from when it is on until something goes over it', () => {
+    const bent = demoLure('torvane-lanes');
+    const hook = [itemId('hook-1')];
+    expect(after(bent, /takeFrame/).capped).toEqual([]);
+    expect(after(bent, /capPoint/).capped).toEqual(hook);
+    expect(after(bent, /thinTips/).capped).toEqual(hook);
+    expect(after(bent, /pushTrailer/).capped).toEqual([]);
+    expect(after(demoLure('hovna-lantern'), /formLoop nose/).capped).toEqual(hook);
+    expect(after(demoLure('suvra-fan'), /hangByRing/).capped).toEqual([]);
+  });
+
+  it('a spacer slides up only after its loop is closed; a rivet is fixed and a blade ticks only at their steps', () => {
+    const bent = demoLure('torvane-lanes');
+    expect(after(bent, /closeLoop/).build.items[itemId('sleeve-1')]?.state).toEqual({ of: 'sleeve', slidUp: false });
+    expect(after(bent, /slideUp/).build.items[itemId('sleeve-1')]?.state).toEqual({ of: 'sleeve', slidUp: true });
+    const buzz = demoLure('lommer-clapper');
+    expect(after(buzz, /turnDown/).build.items[itemId('rivet-1')]?.state).toEqual({ of: 'rivet', fixing: 'free' });
+    expect(after(buzz, /fixRivet/).build.items[itemId('rivet-1')]?.state).toEqual(
+      buzz.build.items[itemId('rivet-1')]?.state,
+    );
+    expect(after(buzz, /fixRivet/).build.items[itemId('deltaBlade-1')]?.state).toMatchObject({ clacks: false });
+  });
+});
+
 describe('the best order', () => {
   const SMALL: readonly (readonly [string, Lure])[] = [
     ['a plain spinner', plainSpinner()],
@@ -133,7 +206,6 @@ describe('the best order', () => {
     const doings = doingsFor(goal);
     const found = bestOrder(goal, doings);
     if (found.outcome !== 'ordered') throw new Error('there is an order');
-    const worth = (cost: readonly number[]) => (cost[0] ?? 0) * 1e8 + (cost[1] ?? 0) * 1e4 + (cost[2] ?? 0);
     let least = Infinity;
     let most = 0;
     let count = 0;
@@ -148,6 +220,36 @@ describe('the best order', () => {
     expect(worth(countCost(goal, found.doings))).toBe(least);
     const { barePoint, toolChanges, unusual } = found.cost;
     expect(worth([barePoint, toolChanges, unusual])).toBe(least);
+  });
+
+  it('of any lure that can be reached is as good as a hundred orders taken at random that can be done, and better than most', () => {
+    let beaten = 0;
+    let tried = 0;
+    fc.assert(
+      fc.property(
+        anyDressedLure(),
+        fc.infiniteStream(fc.double({ min: 0, max: 0.999, noNaN: true })),
+        (lure, chance) => {
+          const plan = planMake(lure.build);
+          if (plan.outcome === 'noWay' || !plan.isBest) return;
+          const goal = goalOf(lure.build, plan.over);
+          const doings = doingsFor(goal);
+          const found = bestOrder(goal, doings);
+          if (found.outcome !== 'ordered') throw new Error('it was planned');
+          const best = worth(countCost(goal, found.doings));
+          for (let n = 0; n < 100; n++) {
+            const order = anyOrder(goal, doings, () => chance.next().value ?? 0);
+            const cost = worth(countCost(goal, order));
+            expect(cost).toBeGreaterThanOrEqual(best);
+            tried++;
+            if (cost > best) beaten++;
+          }
+        },
+      ),
+      { seed: 17, numRuns: 25 },
+    );
+    expect(tried).toBeGreaterThan(1000);
+    expect(beaten / tried).toBeGreaterThan(0.8);
   });
 
   it('given too little room to search, takes the builders’ usual course, and says so', () => {

@@ -1,8 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { anyDressedLure } from '@/testing/any-lure';
 import { demoLure, itemId } from '@/testing/lures';
+import { afterDoing, atFirst } from '@/testing/slow-order';
 import { fingerWords } from '@/words/finger-words';
 import { inFingers } from '../units/finger-spans';
+import { goalOf } from './goal';
 import { kitFor } from './kit';
+import type { Fact } from './operation';
 import { planMake } from './plan';
 import { begin, runSchema, startRun, stepBack, stepDone, type Run } from './run';
 import { spoil, type Piece } from './spoil';
@@ -105,6 +110,40 @@ describe('a piece spoiled on the way', () => {
   });
 });
 
+describe('whatever is spoiled in whatever lure', () => {
+  it('what comes again can be done again: nothing it needs is left shut, and the lure comes out the same', () => {
+    let spoils = 0;
+    fc.assert(
+      fc.property(anyDressedLure(), fc.nat(), fc.nat(), (lure, upTo, which) => {
+        const plan = planMake(lure.build);
+        if (plan.outcome === 'noWay') return;
+        const { over, steps } = plan;
+        const goal = goalOf(lure.build, over);
+        const names = steps.map(({ id }) => id);
+        const done = names.slice(0, 1 + (upTo % names.length));
+        const made = steps.filter(({ id }) => done.includes(id)).flatMap(({ items }) => items);
+        const pieces: Piece[] = ['wire', ...made];
+        const piece = pieces[which % pieces.length] ?? 'wire';
+        const { again, lost, sound } = spoil(lure.build, over, steps, done, piece);
+        spoils++;
+        expect(lost).toContain(piece);
+        for (const id of sound) expect(lost).not.toContain(id);
+        // Facts after what is still done, as if the rest had never been: the rest can be done upon them, in its order.
+        let known: Set<Fact> | null = atFirst(goal);
+        for (const { doing, id } of steps)
+          if (done.includes(id) && !again.includes(id)) known = known && afterDoing(goal, known, doing);
+        expect(known).not.toBeNull();
+        for (const { doing, id } of steps) {
+          if (!done.includes(id) || again.includes(id)) known = known && afterDoing(goal, known, doing);
+          expect(known, `${piece} spoiled at ${done.at(-1) ?? ''}, ${id} again`).not.toBeNull();
+        }
+      }),
+      { seed: 23, numRuns: 150 },
+    );
+    expect(spoils).toBeGreaterThan(80);
+  });
+});
+
 describe('the kit', () => {
   it('has every part of the lure once, in the order of the steps, and every tool they name', () => {
     for (const slug of ['hovna-lantern', 'torvane-lanes', 'suvra-fan', 'asp-pair']) {
@@ -118,6 +157,27 @@ describe('the kit', () => {
       expect(parts.map(({ step }) => step)).toEqual(parts.map(({ step }) => step).toSorted((a, b) => a - b));
       for (const step of steps) for (const tool of step.tools) expect(tools).toContain(tool);
     }
+  });
+});
+
+describe('the kit of any lure', () => {
+  it('names every piece to be taken up, none twice, and no head that comes on its frame', () => {
+    fc.assert(
+      fc.property(anyDressedLure(), ({ build }) => {
+        const plan = planMake(build);
+        if (plan.outcome === 'noWay') return;
+        const { parts } = kitFor(build, plan.steps);
+        const ids = parts.flatMap(({ items }) => items);
+        expect(new Set(ids).size).toBe(ids.length);
+        const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
+        for (const { id, part, seat } of Object.values(build.items)) {
+          const isOnFrame = isBought && (part.kind === 'head' || (seat.on === 'item' && seat.how === 'moulded'));
+          expect(ids.includes(id), id).toBe(!isOnFrame);
+        }
+        expect(parts.some(({ part }) => part.kind === 'wire')).toBe(!isBought);
+      }),
+      { seed: 29, numRuns: 80 },
+    );
   });
 });
 

@@ -46,7 +46,7 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
       </div>
       <a
         href={`/make?lure=${lure.id}`}
-        className="inline-flex min-h-11 items-center justify-center rounded-md bg-accent px-3 font-semibold text-on-accent hover:opacity-90"
+        className="inline-flex min-h-11 items-center justify-center rounded-md border-2 border-accent px-3 font-semibold text-accent hover:bg-accent-soft"
       >
         {made === null ? 'Make it, step by step' : 'Make another, step by step'}
       </a>

@@ -104,8 +104,12 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
         <p role="status" className="flex-1 text-lg text-caution">
           {missing.length > 0 && `⚠ Missing: ${missing.map((tool) => TOOL_WORDS[tool]).join(', ')}`}
         </p>
-        <button type="button" className={`${BIG.main} px-8 text-xl`} onClick={() => void go()}>
-          {run ? 'Go on' : 'All here: begin'}
+        <button
+          type="button"
+          className={`${underWay.length > 0 ? BIG.plain : BIG.main} px-8 text-xl`}
+          onClick={() => void go()}
+        >
+          {run ? 'Go on' : underWay.length > 0 ? 'Begin another' : 'All here: begin'}
         </button>
       </footer>
       {hand && <FingersSheet onClose={() => setHand(false)} />}

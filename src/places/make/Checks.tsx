@@ -40,7 +40,7 @@ export function Checks({ run, names }: { readonly run: Run; readonly names: read
     <div className="flex min-h-dvh flex-col">
       <main className="mx-auto flex w-full max-w-4xl flex-1 flex-col gap-4 p-4">
         <h1 className="text-3xl font-bold">{run.lureName}: the last look</h1>
-        <p className="text-xl">Space says it is good; what is not, say so here.</p>
+        <p className="text-xl">Good where it is, and Space says so too; what is not, say so.</p>
         <ol className="flex flex-col gap-3">
           {checks.map((each) => (
             <CheckRow

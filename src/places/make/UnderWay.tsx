@@ -58,7 +58,7 @@ export function RunsUnderWay({ runs }: { readonly runs: readonly Run[] }) {
       <ul className="flex flex-col gap-2">
         {runs.map((run) => (
           <li key={run.id} className="flex flex-wrap items-center gap-3 rounded-lg border-2 border-line bg-panel p-3">
-            <span className="flex-1 text-lg">
+            <span className="flex-1 text-lg max-sm:basis-full">
               <span className="font-semibold">{run.lureName}</span>, {run.done.length}{' '}
               {run.done.length === 1 ? 'step' : 'steps'} done, begun{' '}
               {new Date(run.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}

@@ -6,6 +6,8 @@ import { readPdf } from '@/testing/read-pdf';
 import { DEMO_LURES } from '@/demo/scenario';
 import { threadParts } from '@/core/lure/editing';
 import { cutLengths } from '@/core/lure/lengths';
+import { planMake } from '@/core/make/plan';
+import { HAZARD_WORDS, lastChanceWords, stepWords } from '@/words/make-words';
 import type { Lure } from '@/core/lure/lure';
 import { sheetOf as sheetOn } from './sheet-of';
 import { CHECK_BAR_MM } from '@/paper/check-bar';
@@ -137,5 +139,50 @@ describe('text on paper', () => {
     const named = (name: string) => edited(plainSpinner(), { kind: 'rename', name });
     const { words } = await readPdf(await writePdf(sheetOf(named('Őrjöngő Žluť ☃'), 'a4'), FONTS, MADE));
     expect(words.replace(/\s+/g, '')).toContain('ŐrjöngőŽluť?');
+  });
+});
+
+describe('the order of work on paper', () => {
+  const texts = (page: Page) => page.marks.flatMap((mark) => (mark.mark === 'text' ? [mark] : []));
+
+  it.each(DEMO_LURES.map((lure) => [lure.name, lure] as const))(
+    '%s: every step of its plan in its order, each danger above it, what it closes under it',
+    (_, lure) => {
+      const plan = planMake(lure.build);
+      if (plan.outcome !== 'planned') throw new Error('every demo lure can be made');
+      const lines = texts(sheetOf(lure, 'a4'));
+      const from = lines.findIndex(({ text }) => text === 'Order of work');
+      const words = lines
+        .slice(from)
+        .map(({ text }) => text)
+        .join(' ')
+        .replace(/\s+/g, ' ');
+      let at = 0;
+      for (const step of plan.steps) {
+        for (const hazard of step.hazards) {
+          const found = words.indexOf(HAZARD_WORDS[hazard].slice(0, 20), at);
+          expect(found, `${hazard} at ${step.id}`).toBeGreaterThanOrEqual(at);
+          at = found;
+        }
+        const found = words.indexOf(stepWords(step, lure.build, 'metric').what.slice(0, 24), at);
+        expect(found, step.id).toBeGreaterThanOrEqual(at);
+        at = found;
+        const closes = lastChanceWords(step, lure.build);
+        if (closes !== '') expect(words.indexOf(`last chance for ${closes}`.slice(0, 28), at)).toBeGreaterThan(at);
+      }
+      expect(words.indexOf('Before it is fished', at)).toBeGreaterThan(at);
+      for (const { yMm } of lines) expect(yMm).toBeLessThan(PAPERS.a4.heightMm - 8);
+    },
+  );
+
+  it('says why where there is no way, instead of an order', () => {
+    const bare = edited(spinner(['bead-brass-3', 'weight-barrel-brass-5']), {
+      kind: 'carrier',
+      changes: { tail: { form: 'plain' }, nose: { form: 'plain' } },
+    });
+    const words = texts(sheetOf(bare, 'a4'))
+      .map(({ text }) => text)
+      .join(' ');
+    expect(words).toContain('Nothing holds what is strung');
   });
 });
