@@ -130,7 +130,7 @@ test('a damaged record among good ones: named, left as it is, the others open', 
   await expect(bench.name()).toHaveValue('Hovna Lantern');
   await bench.choose('Mirrow Drum');
   await bench.button('Lures').click();
-  await expect(page.getByRole('menuitem', { name: /Suvra/ })).toHaveCount(0);
+  await expect(page.getByRole('menuitem', { name: /Suvra Needle/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   expect(await spoil('suvra-needle', undefined)).toEqual({ lure: { id: 'suvra-needle', name: 'half' } });
 });

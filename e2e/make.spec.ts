@@ -325,8 +325,11 @@ test('a piece spoiled half way: noted, its sound parts stay, only what hangs on 
 test('numbers in millimetres, inches and one’s own hand; the drawing at true size once the screen is measured', async ({
   page,
 }) => {
+  // A browser without a voice: it stays silent, nothing else is different.
+  await page.addInitScript(() => Object.defineProperty(window, 'speechSynthesis', { value: undefined }));
   const make = new MakePage(page);
   await make.open('suvra-fan');
+  await make.button('Speak the steps').click();
   await make.button('Measures of your hand').click();
   await page.getByLabel('Width of your thumb').fill('21 mm');
   await page.getByLabel('Thumb to little finger').fill('9 in');
@@ -334,6 +337,7 @@ test('numbers in millimetres, inches and one’s own hand; the drawing at true s
   await page.keyboard.press('Escape');
   await make.button('All here: begin').click();
   await expect(page.locator('dl')).toContainText(/136 mm\s*5\.35 in\s*≈ 6½ thumbs/);
+  await page.keyboard.press('r');
   await make.button('True size').click();
   await page.getByRole('slider', { name: 'Size of the drawn card' }).focus();
   await page.keyboard.press('ArrowRight');

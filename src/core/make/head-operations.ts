@@ -2,19 +2,16 @@
 import { childrenOf, itemOf, type ItemId } from '../lure/lure';
 import { stateOf } from '../lure/item-state';
 import { each, facts } from './facts';
+import { cutTo } from './cut-to';
 import type { Goal } from './goal';
-import type { Fact, Operation } from './operation';
+import type { Fact, Operations } from './operation';
 import { pushedOut } from './pushed-out';
 import { bring, layAside, seat } from './workpiece';
 
-export const headOperations: {
-  readonly pullLayers: Operation<'pullLayers'>;
-  readonly fitSkirt: Operation<'fitSkirt'>;
-  readonly lockSkirt: Operation<'lockSkirt'>;
-  readonly thinTips: Operation<'thinTips'>;
-  readonly cutTrailer: Operation<'cutTrailer'>;
-  readonly pushTrailer: Operation<'pushTrailer'>;
-} = {
+export const headOperations: Pick<
+  Operations,
+  'pullLayers' | 'fitSkirt' | 'lockSkirt' | 'thinTips' | 'cutTrailer' | 'pushTrailer'
+> = {
   pullLayers: {
     tool: null,
     minutes: 1,
@@ -72,7 +69,7 @@ export const headOperations: {
     effect: ({ item }, goal, piece) => seat(goal, piece, [item]),
     hazards: () => ['clippedWire'],
     amounts: ({ item }, { build, cuts }) => [
-      ...cuts.flatMap((cut) => (cut.item?.id === item ? [{ of: 'cut', lengthM: cut.cutM } as const] : [])),
+      ...cutTo(cuts, [item]),
       { of: 'turns', count: stateOf(itemOf(build, item), 'lock').turns },
     ],
     after: () => ['lockFlat'],

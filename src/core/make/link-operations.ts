@@ -2,20 +2,15 @@
 import { itemOf, type ItemId } from '../lure/lure';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
+import { cutTo } from './cut-to';
 import { pointsIn } from './hazards';
-import type { Fact, Operation } from './operation';
+import type { Fact, Operations } from './operation';
 import { bring, layAside, seat } from './workpiece';
 
-export const linkOperations: {
-  readonly hangByRing: Operation<'hangByRing'>;
-  readonly hangByEye: Operation<'hangByEye'>;
-  readonly ringOverTie: Operation<'ringOverTie'>;
-  readonly tieDressing: Operation<'tieDressing'>;
-  readonly lashKeeper: Operation<'lashKeeper'>;
-  readonly pinchBarb: Operation<'pinchBarb'>;
-  readonly hangStinger: Operation<'hangStinger'>;
-  readonly capPoint: Operation<'capPoint'>;
-} = {
+export const linkOperations: Pick<
+  Operations,
+  'hangByRing' | 'hangByEye' | 'ringOverTie' | 'tieDressing' | 'lashKeeper' | 'pinchBarb' | 'hangStinger' | 'capPoint'
+> = {
   hangByRing: {
     tool: 'ringPliers',
     minutes: 1.5,
@@ -90,8 +85,7 @@ export const linkOperations: {
     effect: ({ item, hook }, goal, piece) =>
       piece.build.items[hook] ? seat(goal, piece, [item]) : layAside(goal, piece, [hook], [item]),
     hazards: () => ['clippedWire', 'hookPoint'],
-    amounts: ({ item }, { cuts }) =>
-      cuts.flatMap((cut) => (cut.item?.id === item ? [{ of: 'cut', lengthM: cut.cutM }] : [])),
+    amounts: ({ item }, { cuts }) => cutTo(cuts, [item]),
     after: () => ['keeperHolds'],
   },
   pinchBarb: {

@@ -129,3 +129,6 @@ export interface Operation<O extends Op> {
   readonly amounts: (doing: DoingOf<O>, goal: Goal) => readonly Amount[];
   readonly after: (doing: DoingOf<O>, goal: Goal) => readonly AfterCheck[];
 }
+
+/** An operation for each name. */
+export type Operations = { readonly [O in Op]: Operation<O> };

@@ -2,11 +2,11 @@
 import type { Doing, Op } from './doing';
 import { headOperations } from './head-operations';
 import { linkOperations } from './link-operations';
-import type { Operation } from './operation';
+import type { Operation, Operations } from './operation';
 import { strandOperations } from './strand-operations';
 import { wireOperations } from './wire-operations';
 
-export const OPERATIONS: { readonly [O in Op]: Operation<O> } = {
+export const OPERATIONS: Operations = {
   ...wireOperations,
   ...strandOperations,
   ...linkOperations,

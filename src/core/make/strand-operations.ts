@@ -3,25 +3,27 @@ import { childrenOf, itemOf, type ItemId } from '../lure/lure';
 import { strandIndexes } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { bentFirst, each, facts } from './facts';
+import { cutTo } from './cut-to';
 import { heldEnd, placesOf, type Goal } from './goal';
 import { leadIn } from './hazards';
-import type { Fact, Facts, Operation } from './operation';
+import type { Fact, Facts, Operations } from './operation';
 import { bring, layAside, seat, string } from './workpiece';
 
-export const strandOperations: {
-  readonly thread: Operation<'thread'>;
-  readonly dressWire: Operation<'dressWire'>;
-  readonly slideOver: Operation<'slideOver'>;
-  readonly threadClevis: Operation<'threadClevis'>;
-  readonly threadLeg: Operation<'threadLeg'>;
-  readonly hangOnClevis: Operation<'hangOnClevis'>;
-  readonly cutTubes: Operation<'cutTubes'>;
-  readonly shrinkTube: Operation<'shrinkTube'>;
-  readonly slideUp: Operation<'slideUp'>;
-  readonly foldFilm: Operation<'foldFilm'>;
-  readonly fixRivet: Operation<'fixRivet'>;
-  readonly bendToTick: Operation<'bendToTick'>;
-} = {
+export const strandOperations: Pick<
+  Operations,
+  | 'thread'
+  | 'dressWire'
+  | 'slideOver'
+  | 'threadClevis'
+  | 'threadLeg'
+  | 'hangOnClevis'
+  | 'cutTubes'
+  | 'shrinkTube'
+  | 'slideUp'
+  | 'foldFilm'
+  | 'fixRivet'
+  | 'bendToTick'
+> = {
   thread: {
     tool: null,
     minutes: 0.3,
@@ -149,8 +151,7 @@ export const strandOperations: {
     facts: ({ items }) => facts([], each('ready', items)),
     effect: ({ items }, goal, piece) => layAside(goal, piece, items),
     hazards: () => ['blade'],
-    amounts: ({ items }, { cuts }) =>
-      cuts.flatMap(({ item, cutM }) => (item && items.includes(item.id) ? [{ of: 'cut', lengthM: cutM }] : [])),
+    amounts: ({ items }, { cuts }) => cutTo(cuts, items),
     after: () => ['lengthRight'],
   },
   shrinkTube: {
@@ -168,8 +169,7 @@ export const strandOperations: {
     },
     effect: ({ item }, goal, piece) => onWire(goal, piece, [item]),
     hazards: () => ['flame'],
-    amounts: ({ item }, { cuts }) =>
-      cuts.flatMap((cut) => (cut.item?.id === item ? [{ of: 'cut', lengthM: cut.cutM }] : [])),
+    amounts: ({ item }, { cuts }) => cutTo(cuts, [item]),
     after: () => ['tubeTight'],
   },
   slideUp: {

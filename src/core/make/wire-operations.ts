@@ -3,20 +3,13 @@ import { childrenOf, wireEnd, type End, type ItemId } from '../lure/lure';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { leadIn, pointsIn } from './hazards';
-import type { Amount, Fact, Operation } from './operation';
+import type { Amount, Fact, Operations } from './operation';
 import { bareWire, formEnd, openEnd, seat } from './workpiece';
 
-export const wireOperations: {
-  readonly cutWire: Operation<'cutWire'>;
-  readonly takeFrame: Operation<'takeFrame'>;
-  readonly bendWire: Operation<'bendWire'>;
-  readonly castHead: Operation<'castHead'>;
-  readonly formLoop: Operation<'formLoop'>;
-  readonly rollLoop: Operation<'rollLoop'>;
-  readonly hangInLoop: Operation<'hangInLoop'>;
-  readonly closeLoop: Operation<'closeLoop'>;
-  readonly turnDown: Operation<'turnDown'>;
-} = {
+export const wireOperations: Pick<
+  Operations,
+  'cutWire' | 'takeFrame' | 'bendWire' | 'castHead' | 'formLoop' | 'rollLoop' | 'hangInLoop' | 'closeLoop' | 'turnDown'
+> = {
   cutWire: {
     tool: 'cutters',
     alsoTools: ['rule'],

@@ -11,7 +11,7 @@ import { hookShapes } from '../part-shapes';
 import { curve, ellipse, polyline, rectangle, type Point } from '../path';
 import type { Shape } from '../shape';
 import { skirtShapes, trailerShapes } from '../soft-shapes';
-import { arc, arrow, layer, MM, type Frame, type Layer } from './frame';
+import { arc, arrow, frameIn, layer, MM, type Frame, type Layer } from './frame';
 
 interface Behind {
   readonly head: PartOf<'head'>;
@@ -170,12 +170,7 @@ export function lockFrames(build: Build, id: ItemId, skirtId: ItemId): Frame[] {
     hex,
   );
   const box = { x0: -outer - 4, y0: -outer - 8, x1: outer + 4, y1: outer + 1.5 };
-  const frame = (moment: Frame['moment'], shapes: readonly Shape[]): Frame => ({
-    moment,
-    layers: [layer(shapes)],
-    box,
-    measure: null,
-  });
+  const frame = frameIn(box);
   return [
     frame('lockTurns', [round, ...rounds, ...ends(4)]),
     frame('lockTwist', [round, ...rounds, ...twist]),

@@ -43,6 +43,11 @@ export function layer(shapes: readonly Shape[], x = 0, y = 0, scale = 1): Layer 
   return { shapes, at: { x, y }, scale };
 }
 
+/** Makes moments within one box, without a measure. */
+export function frameIn(box: Frame['box']): (moment: Moment, shapes: readonly Shape[]) => Frame {
+  return (moment, shapes) => ({ moment, layers: [layer(shapes)], box, measure: null });
+}
+
 export const MM = 1000;
 
 /** An arrow along a way, its head at the end. */

@@ -5,7 +5,7 @@ import { wireStrokes } from '../bent-wire';
 import { darker, lighter } from '../colour';
 import { ellipse, polyline, type Point } from '../path';
 import type { Shape } from '../shape';
-import { arc, arrow, layer, MM, type Frame } from './frame';
+import { arc, arrow, frameIn, MM, type Frame } from './frame';
 
 const PLIERS = '#8f999c';
 
@@ -37,12 +37,7 @@ export function loopFrames(form: WireEnd, wire: Wire): Frame[] {
   const round = arc(0, 0, radius, Math.PI * 0.86, -Math.PI * 1.12, 44);
   const roundEnd = round.at(-1) ?? { x: neck, y: 0 };
   const tagUp = { x: neck - d, y: -radius - 3 };
-  const frame = (moment: Frame['moment'], shapes: readonly Shape[]): Frame => ({
-    moment,
-    layers: [layer(shapes)],
-    box,
-    measure: null,
-  });
+  const frame = frameIn(box);
   if (form.form === 'bentLoop') {
     const gapRad = (form.gapM * MM) / radius;
     const closed = arc(0, 0, radius, Math.PI * 0.86, -Math.PI * 1.14 + Math.min(gapRad, 2), 44);

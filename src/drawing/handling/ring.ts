@@ -4,7 +4,7 @@ import { wireStrokes } from '../bent-wire';
 import { darker } from '../colour';
 import { ellipse, polygon, polyline } from '../path';
 import type { Shape } from '../shape';
-import { arc, arrow, layer, MM, type Frame } from './frame';
+import { arc, arrow, frameIn, MM, type Frame } from './frame';
 
 const TOOL = '#7d888c';
 
@@ -46,12 +46,7 @@ export function ringFrames(ring: PartOf<'splitRing'>, eyeM: number, eyeHex: stri
   const reach = radius + 1.7 * eyeRadius + 0.6;
   const box = { x0: -reach, y0: -reach, x1: reach + 1.5, y1: radius + wire * 2 };
   const way = arc(0, 0, radius + eyeRadius * 1.7, 0.5, 2.2, 20);
-  const frame = (moment: Frame['moment'], shapes: readonly Shape[]): Frame => ({
-    moment,
-    layers: [layer(shapes)],
-    box,
-    measure: null,
-  });
+  const frame = frameIn(box);
   return [
     frame('ringParted', [...under, tooth, ...over(lift)]),
     frame('ringOn', [...under, ...eye(0.35), ...over(lift), ...arrow(way, polyline(way), 1.1)]),

@@ -1,19 +1,21 @@
 /** Saying things aloud, where the browser can; elsewhere nothing happens. */
-export function canSpeak(): boolean {
-  return typeof window !== 'undefined' && 'speechSynthesis' in window;
+function voice(): SpeechSynthesis | null {
+  const found: SpeechSynthesis | undefined = window.speechSynthesis;
+  return found ?? null;
 }
 
 export function say(text: string): void {
-  if (!canSpeak()) return;
-  window.speechSynthesis.cancel();
+  const speaking = voice();
+  if (!speaking) return;
+  speaking.cancel();
   const words = new SpeechSynthesisUtterance(text);
   words.lang = 'en';
   words.rate = 0.95;
-  window.speechSynthesis.speak(words);
+  speaking.speak(words);
 }
 
 export function hush(): void {
-  if (canSpeak()) window.speechSynthesis.cancel();
+  voice()?.cancel();
 }
 
 /** Three short tones and, where there is one, the buzz of a phone: a wait is over. */
