@@ -294,6 +294,7 @@ test('a piece spoiled half way: noted, its sound parts stay, only what hangs on 
   await make.open('hovna-lantern');
   await make.button('All here: begin').click();
   await expect(make.step()).toContainText('Tie');
+  await expect(page.getByText('step 1 of 16')).toBeVisible();
   await make.button('Note').click();
   const small = Buffer.from(
     'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -386,6 +387,7 @@ test('two tabs on one run follow each other; what is not right is said, against 
   const make = new MakePage(page);
   await make.open('okkel-wisp');
   await make.button('All here: begin').click();
+  await expect(page.getByText('step 1 of')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('step 2 of')).toBeVisible();
   const second = await context.newPage();

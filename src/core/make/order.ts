@@ -11,7 +11,7 @@ import type { Doing } from './doing';
 import { factsOfPiece } from './facts';
 import type { Goal } from './goal';
 import type { Fact } from './operation';
-import { operationOf } from './operations';
+import { operationOf, pointsBrought } from './operations';
 
 export interface OrderCost {
   /** Steps done while a point stands bare on the lure. */
@@ -107,12 +107,9 @@ function stuckIn(before: readonly ReadonlySet<number>[]): number[] {
 
 function jobsOf(goal: Goal, doings: readonly Doing[], before: readonly ReadonlySet<number>[]): Job[] {
   return doings.map((doing, i) => {
-    const { tool, habit, facts } = operationOf(doing);
+    const { tool, habit } = operationOf(doing);
     const bits = [...(before[i] ?? [])].reduce((sum, each) => sum | (1n << BigInt(each)), 0n);
-    const gives = facts(doing, goal).gives;
-    const bringsPoint = gives.some(
-      (fact) => fact.startsWith('in ') && goal.build.items[fact.slice(3) as never]?.part.kind === 'hook',
-    );
+    const bringsPoint = pointsBrought(doing, goal).length > 0;
     return { bit: 1n << BigInt(i), before: bits, tool, habit, bringsPoint };
   });
 }

@@ -8,7 +8,7 @@ import { doingId, itemsOf, type Doing } from './doing';
 import { closedEyes, doingsFor, inParts } from './doings';
 import { goalOf, type Goal } from './goal';
 import type { AfterCheck, Amount, Fact, Hazard, Supply, Tool, Undoing, Wait } from './operation';
-import { operationOf } from './operations';
+import { operationOf, pointsBrought } from './operations';
 import { bestOrder, type OrderCost } from './order';
 import { bareWire, settleWire, type Workpiece } from './workpiece';
 
@@ -103,11 +103,8 @@ function minutesOf(steps: readonly MakeStep[]): number {
 function withCaps(goal: Goal, doings: readonly Doing[]): Doing[] {
   const last = doings.length - 1;
   return doings.flatMap((doing, i) => {
-    const gives = operationOf(doing).facts(doing, goal).gives;
-    const hooks = Object.values(goal.build.items).filter(
-      ({ id, part }) => part.kind === 'hook' && gives.includes(`in ${id}`),
-    );
-    return i === last ? [doing] : [doing, ...hooks.map(({ id }): Doing => ({ op: 'capPoint', hook: id }))];
+    const hooks = pointsBrought(doing, goal);
+    return i === last ? [doing] : [doing, ...hooks.map((hook): Doing => ({ op: 'capPoint', hook }))];
   });
 }
 

@@ -34,9 +34,14 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
   const size = useSize(stage);
   const { tools, supplies, parts } = kitFor(lure.build, plan.steps);
   const missing = tools.filter((tool) => settings.tools[tool]?.isMissing);
+  const isGoing = useRef(false);
   const go = async () => {
     if (run) return changeRun((each) => begin(each, run.names));
+    // Pressed again before the first step stands: once is enough.
+    if (isGoing.current) return;
+    isGoing.current = true;
     await startNew(lure as Lure);
+    isGoing.current = false;
     const { make } = useMake.getState();
     if (make.state === 'run') changeRun((each) => begin(each, make.names));
   };
