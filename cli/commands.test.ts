@@ -153,4 +153,23 @@ describe('the demo scenario', () => {
       for (const item of Object.values(lure.build.items)) expect(item.role !== null).toBe(item.part.kind === 'hook');
     }
   });
+
+  it('says how deep a lure runs and how it falls, deeper with more line, nothing of what is outside the model', () => {
+    interface Ridden {
+      mass_g: number;
+      sinking_weight_n: number;
+      sink_rate_m_s: number;
+      at: { depth_m: number | null; drag_n: number | null; line_slope_deg: number | null }[];
+    }
+    const near = run('predict', ['demo:torvane-lanes'], { speed: '0.5,0.8,9' }) as Ridden;
+    const far = run('predict', ['demo:torvane-lanes'], { speed: '0.5,0.8', 'line-out': '20 m' }) as Ridden;
+    expect(near.mass_g).toBeGreaterThan(15);
+    expect(near.sinking_weight_n).toBeLessThan((near.mass_g / 1000) * 9.81);
+    expect(near.sink_rate_m_s).toBeGreaterThan(0.2);
+    const [slow, fast, beyond] = near.at.map(({ depth_m: depth }) => depth);
+    expect(slow).toBeGreaterThan(fast ?? 9);
+    expect(far.at[1]?.depth_m).toBeGreaterThan(fast ?? 9);
+    expect(beyond).toBeNull();
+    expect(() => run('predict', ['demo:torvane-lanes'], { speed: '0.8', 'line-out': 'far' })).toThrow(CommandError);
+  });
 });

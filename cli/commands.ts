@@ -6,8 +6,10 @@ import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
 import { cutLengths } from '../src/core/lure/lengths';
 import { findings } from '../src/core/lure/findings';
 import type { Lure } from '../src/core/lure/lure';
+import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
 import { LAKE_WATER } from '../src/core/hydro/water';
 import { predict, type BladePrediction } from '../src/core/predict';
+import { rides, type Ride } from '../src/core/ride';
 import { readQuantity } from '../src/core/units/read';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { findingWords, repairWords } from '../src/words/finding-words';
@@ -27,6 +29,7 @@ export interface CommandOptions {
   readonly kind?: string | undefined;
   readonly pattern?: string | undefined;
   readonly speed?: string | undefined;
+  readonly 'line-out'?: string | undefined;
 }
 
 type ReadText = (path: string) => string;
@@ -49,7 +52,7 @@ export function runCommand(
     case 'parts':
       return json(listParts(options));
     case 'predict':
-      return json(predictions(open(), readSpeeds(options.speed)));
+      return json(predictions(open(), readSpeeds(options.speed), readLineOut(options['line-out'])));
     case 'lengths':
       return json(lengths(open()));
     case 'findings':
@@ -95,6 +98,13 @@ function readSpeeds(text: string | undefined): number[] {
   });
 }
 
+function readLineOut(text: string | undefined): number {
+  if (text === undefined) return USUAL_OUTFIT.lineOutM;
+  const reading = readQuantity('length', text, { bare: 'm', minSi: 0.5, maxSi: 300 });
+  if (!reading.ok) throw new CommandError('badLineOut', readingProblemWords(reading.problem));
+  return reading.si;
+}
+
 function listParts({ kind, pattern }: CommandOptions) {
   const isKnown = (list: readonly string[], value: string | undefined) => value === undefined || list.includes(value);
   if (!isKnown(PART_KINDS, kind)) {
@@ -113,15 +123,34 @@ function listParts({ kind, pattern }: CommandOptions) {
   );
 }
 
-function predictions(lure: Lure, speeds: readonly number[]) {
+function predictions(lure: Lure, speeds: readonly number[], lineOutM: number) {
   const prediction = predict(lure.build, LAKE_WATER, speeds);
+  const ride = rides(lure.build, LAKE_WATER, speeds, USUAL_OUTFIT, [lineOutM]);
   return {
     lure: lure.id,
     water: { temperature_k: LAKE_WATER.temperatureK, salinity_g_per_kg: LAKE_WATER.salinityGPerKg },
+    mass_g: ride.massKg * 1000,
+    sinking_weight_n: ride.sinkingN,
+    sink_rate_m_s: ride.sinkMps,
+    line_out_m: lineOutM,
     at: speeds.map((speed, i) => {
       const blades = prediction.blades.map(({ station, at }) => bladeJson(station, at[i]));
-      return { speed_m_s: speed, outcome: overall(blades), blades };
+      return { speed_m_s: speed, outcome: overall(blades), blades, ...rideJson(ride.at[i], blades) };
     }),
+  };
+}
+
+/** Null where a blade is outside its model: what hangs on its drag cannot be said then. */
+function rideJson(ride: Ride | undefined, blades: readonly { readonly outcome: string }[]) {
+  const isKnown = blades.every(({ outcome }) => outcome === 'turning' || outcome === 'doesNotTurn');
+  const [line] = ride?.lines ?? [];
+  if (!ride || !isKnown) return { drag_n: null, pitch_deg: null, line_slope_deg: null, line: null, depth_m: null };
+  return {
+    drag_n: ride.trim.dragN,
+    pitch_deg: degrees(ride.trim.pitchRad),
+    line_slope_deg: degrees(ride.lineSlopeRad),
+    line: line?.outcome ?? null,
+    depth_m: line?.outcome === 'sinks' ? line.depthM : line?.outcome === 'surfaces' ? 0 : null,
   };
 }
 

@@ -3,7 +3,12 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { runCommand, CommandError } from './commands';
 
-const OPTIONS = { kind: { type: 'string' }, pattern: { type: 'string' }, speed: { type: 'string' } } as const;
+const OPTIONS = {
+  kind: { type: 'string' },
+  pattern: { type: 'string' },
+  speed: { type: 'string' },
+  'line-out': { type: 'string' },
+} as const;
 
 try {
   const { values, positionals } = parseArgs({ options: OPTIONS, allowPositionals: true });

@@ -5,21 +5,18 @@ import { cutLengths, wireCut, type CutLength } from './lengths';
 import type { Build, Item } from './lure';
 
 export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(build)): number {
-  const parts = Object.values(build.items).reduce((sum, item) => sum + massOf(item), 0);
-  // Tubes keep their mass when they shrink.
-  const cut = cuts.reduce((sum, each) => {
-    const stock = each.item?.part;
-    return stock?.kind === 'shrinkTube' || stock?.kind === 'softWire' ? sum + wireMass(stock, lengthInLure(each)) : sum;
-  }, 0);
-  return (
-    parts + cut + wireMass(build.carrier.wire, lengthInLure(cuts.find(({ of }) => of === 'wire') ?? wireCut(build)))
-  );
+  const parts = Object.values(build.items).reduce((sum, item) => sum + itemMass(item, cuts), 0);
+  return parts + wireMass(build.carrier.wire, lengthInLure(cuts.find(({ of }) => of === 'wire') ?? wireCut(build)));
 }
 
-/** Of a piece that is not sold by length; a trailer weighs what is left of it. */
-function massOf(item: Item): number {
+/** Mass of one item as it is on the lure: of what is sold by length its length in it, of a trailer what is left of it. */
+export function itemMass(item: Item, cuts: readonly CutLength[]): number {
   const { part } = item;
-  if (part.kind === 'shrinkTube' || part.kind === 'softWire') return 0;
+  if (part.kind === 'shrinkTube' || part.kind === 'softWire') {
+    // Tubes keep their mass when they shrink.
+    const cut = cuts.find((each) => each.item?.id === item.id);
+    return cut ? wireMass(part, lengthInLure(cut)) : 0;
+  }
   if (part.kind !== 'trailer') return part.massKg;
   return part.massKg * Math.max(0, 1 - stateOf(item, 'trailer').cutM / part.lengthM);
 }
