@@ -2,6 +2,7 @@
 import { GOOD_CLEVIS_BEARING, steadySpin } from '../src/core/hydro/spin';
 import { referenceBlade, spinBlade } from '../src/core/hydro/spin-blade';
 import { stallSpeed } from '../src/core/hydro/stall';
+import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
 import { LAKE_WATER } from '../src/core/hydro/water';
 import { findings, USUAL_CONTEXT } from '../src/core/lure/findings';
 import { layOut } from '../src/core/lure/layout';
@@ -10,6 +11,7 @@ import { itemIdSchema } from '../src/core/lure/lure';
 import { weigh } from '../src/core/lure/weigh';
 import { CATALOGUE, partsOfKind } from '../src/core/parts/catalogue';
 import { predict, stallSpeeds } from '../src/core/predict';
+import { rides } from '../src/core/ride';
 import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
@@ -18,6 +20,7 @@ import { medianMs, type Figure } from './measure';
 import { plainSpin } from './plain-spin';
 
 const RHO = 998;
+const LENGTHS = Array.from({ length: 60 }, (_, i) => i + 1);
 const CURVE = Array.from({ length: 40 }, (_, i) => (i + 1) / 20);
 
 export function coreFigures(): Figure[] {
@@ -86,6 +89,8 @@ export function coreFigures(): Figure[] {
       () => planMake(largest.build),
       `${nodesOf(largest)} nodes expanded, ${largest.plan.steps.length} steps`,
     ),
+    ms('ride of Torvane Lanes at one speed, nominal', 1, () => rides(largest.build, LAKE_WATER, [0.8])),
+    ms('  with sixty lengths of line', 30, () => rides(largest.build, LAKE_WATER, [0.8], USUAL_OUTFIT, LENGTHS)),
     ms('reading a lure file', null, () => readLureFile(file)),
   ];
 }

@@ -9,7 +9,7 @@ import type { Lure } from '../src/core/lure/lure';
 import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
 import { LAKE_WATER } from '../src/core/hydro/water';
 import { predict, type BladePrediction } from '../src/core/predict';
-import { rides, type Ride } from '../src/core/ride';
+import { rides, sinkRate, type Ride } from '../src/core/ride';
 import { readQuantity } from '../src/core/units/read';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { findingWords, repairWords } from '../src/words/finding-words';
@@ -131,7 +131,8 @@ function predictions(lure: Lure, speeds: readonly number[], lineOutM: number) {
     water: { temperature_k: LAKE_WATER.temperatureK, salinity_g_per_kg: LAKE_WATER.salinityGPerKg },
     mass_g: ride.massKg * 1000,
     sinking_weight_n: ride.sinkingN,
-    sink_rate_m_s: ride.sinkMps,
+    sink_rate_m_s: sinkRate(lure.build, LAKE_WATER),
+    arm_natural_hz: ride.armHz,
     line_out_m: lineOutM,
     at: speeds.map((speed, i) => {
       const blades = prediction.blades.map(({ station, at }) => bladeJson(station, at[i]));
@@ -140,17 +141,36 @@ function predictions(lure: Lure, speeds: readonly number[], lineOutM: number) {
   };
 }
 
+const RIDE_UNKNOWN = {
+  drag_n: null,
+  pitch_deg: null,
+  line_slope_deg: null,
+  line: null,
+  depth_m: null,
+  thump_n: null,
+  shake_mm: null,
+  lean: null,
+  lean_deg: null,
+  side_pull_deg: null,
+};
+
 /** Null where a blade is outside its model: what hangs on its drag cannot be said then. */
 function rideJson(ride: Ride | undefined, blades: readonly { readonly outcome: string }[]) {
   const isKnown = blades.every(({ outcome }) => outcome === 'turning' || outcome === 'doesNotTurn');
   const [line] = ride?.lines ?? [];
-  if (!ride || !isKnown) return { drag_n: null, pitch_deg: null, line_slope_deg: null, line: null, depth_m: null };
+  if (!ride || !isKnown) return RIDE_UNKNOWN;
+  const { lean } = ride;
   return {
     drag_n: ride.trim.dragN,
     pitch_deg: degrees(ride.trim.pitchRad),
     line_slope_deg: degrees(ride.lineSlopeRad),
     line: line?.outcome ?? null,
     depth_m: line?.outcome === 'sinks' ? line.depthM : line?.outcome === 'surfaces' ? 0 : null,
+    thump_n: Math.hypot(...ride.shakes.map(({ thumpN }) => thumpN)),
+    shake_mm: Math.hypot(...ride.shakes.map(({ amplitudeM }) => amplitudeM * 1000)),
+    lean: lean.outcome,
+    lean_deg: lean.outcome === 'leans' ? degrees(lean.leanRad) : null,
+    side_pull_deg: degrees(ride.sidePullRad),
   };
 }
 

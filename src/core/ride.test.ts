@@ -1,9 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDressedLure } from '@/testing/any-lure';
-import { bait, edited, itemId, on, part, plainBait, TAIL } from '@/testing/lures';
+import {
+  bait,
+  bentAt,
+  demoLure,
+  edited,
+  itemId,
+  on,
+  part,
+  plainBait,
+  plainBuzz,
+  plainSpinner,
+  TAIL,
+} from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { USUAL_OUTFIT } from './hydro/outfit';
+import { aimOff, leanOf } from './hydro/tracking';
 import { trimOf, type TrimBody } from './hydro/trim';
 import { GRAVITY_MPS2, LAKE_WATER, waterDensity } from './hydro/water';
 import { bodiesOf } from './lure/bodies';
@@ -13,7 +26,8 @@ import type { Lure } from './lure/lure';
 import { lureMass } from './lure/mass';
 import { partsOfKind } from './parts/catalogue';
 import type { Head, PartOf } from './parts/part';
-import { rides } from './ride';
+import { predict } from './predict';
+import { rides, sinkRate } from './ride';
 
 const RHO = waterDensity(LAKE_WATER);
 
@@ -124,7 +138,8 @@ describe('a body in the water', () => {
     let sinks = 0;
     fc.assert(
       fc.property(anyDressedLure(), fc.double({ min: 0, max: 6, noNaN: true }), (lure, speedMps) => {
-        const { massKg, sinkMps, sinkingN, at } = rides(lure.build, LAKE_WATER, [speedMps]);
+        const { massKg, sinkingN, at } = rides(lure.build, LAKE_WATER, [speedMps]);
+        const sinkMps = sinkRate(lure.build, LAKE_WATER);
         expect(Number.isFinite(massKg + sinkingN + (sinkMps ?? 0))).toBe(true);
         for (const { trim, lineSlopeRad, lines } of at) {
           expect(Number.isFinite(trim.pitchRad + trim.dragN + trim.liftN + lineSlopeRad)).toBe(true);
@@ -148,7 +163,7 @@ describe('a body in the water', () => {
       expect(bySpeed, lure.name).toEqual(bySpeed.toSorted((a, b) => b - a));
       expect(depthOf(lure, 0.8, 30)).toBeGreaterThan(depthOf(lure, 0.8, 15));
     }
-    const falls = [0.5, 1, 2, 4].map((share) => rides(withHead(plainBait(), share).build, LAKE_WATER, []).sinkMps ?? 0);
+    const falls = [0.5, 1, 2, 4].map((share) => sinkRate(withHead(plainBait(), share).build, LAKE_WATER) ?? 0);
     expect(falls).toEqual(falls.toSorted((a, b) => a - b));
   });
 });
@@ -195,7 +210,7 @@ describe('what must come out right of depth', () => {
       blades.flatMap((blade) => {
         const bare = plainBait(blade.id);
         const dressed = edited(bare, seatPart(bare.build, part(tail.id), on('hook-1', 'pushed')));
-        const falls = [bare, dressed].map(({ build }) => rides(build, LAKE_WATER, []).sinkMps ?? 0);
+        const falls = [bare, dressed].map(({ build }) => sinkRate(build, LAKE_WATER) ?? 0);
         expect(falls[1]).toBeLessThan(falls[0] ?? 0);
         // Slower, and yet no deeper: it needs less speed to stay up.
         return [0.4, 0.6, 0.8].map((speed) => ({
@@ -205,5 +220,100 @@ describe('what must come out right of depth', () => {
       }),
     );
     expectMostly(pairs, 60);
+  });
+});
+
+describe('what must come out right of shake and tracking', () => {
+  const colorados = partsOfKind('blade').filter(({ pattern }) => pattern === 'colorado');
+
+  it('3: a bigger Colorado beats slower and pulls round harder on a stiff arm', () => {
+    const at = (blade: PartOf<'blade'>) => {
+      // On an inline wire, so that no arm's own rate stands between blade and hand.
+      const [ride] = rides(plainSpinner(blade.id).build, LAKE_WATER, [0.8]).at;
+      const [blades] = predict(plainSpinner(blade.id).build, LAKE_WATER, [0.8]).blades;
+      const turning = blades?.at[0];
+      return {
+        rateHz: turning?.outcome === 'turning' ? turning.rateHz.value : 0,
+        thumpN: ride?.shakes[0]?.thumpN ?? 0,
+      };
+    };
+    const pairs = colorados.flatMap((small) =>
+      colorados
+        .filter((large) => large.lengthM > 1.1 * small.lengthM)
+        .map((large) => {
+          const [little, big] = [at(small), at(large)];
+          return {
+            holds: big.rateHz < little.rateHz && big.thumpN > little.thumpN,
+            name: `${named(large)} over ${named(small)}`,
+          };
+        }),
+    );
+    expectMostly(pairs, 15);
+  });
+
+  it('an arm of a demo bait swings of its own some tens of times a second, a buzzbait’s faster; a straight wire has none', () => {
+    for (const lure of DEMO_LURES) {
+      const { armHz } = rides(lure.build, LAKE_WATER, []);
+      if (lure.family === 'inlineSpinner') expect(armHz).toBeNull();
+      else {
+        expect(armHz).toBeGreaterThan(5);
+        // The short arm of a buzzbait carries its blade near its root.
+        expect(armHz).toBeLessThan(lure.family === 'spinnerbait' ? 90 : 250);
+      }
+    }
+  });
+
+  it('7: thinner arm wire swings slower of its own, and moves more at the blade where that turns slower still', () => {
+    const bare = demoLure('stolk-kettle');
+    const { carrier } = bare.build;
+    const wired = (diameterM: number) =>
+      edited(bare, { kind: 'carrier', changes: { wire: { ...carrier.wire, diameterM } } });
+    const arms = [0.0008, 0.0009, 0.001, 0.0011].map((diameterM) => rides(wired(diameterM).build, LAKE_WATER, [0.35]));
+    const own = arms.map(({ armHz }) => armHz ?? 0);
+    expect(own).toEqual(own.toSorted((a, b) => a - b));
+    const moves = arms.flatMap(({ at }) => at.flatMap(({ shakes }) => shakes));
+    const below = moves.filter(({ ratio }) => ratio !== null && ratio < 0.8).map(({ amplitudeM }) => amplitudeM);
+    expect(below.length).toBeGreaterThan(1);
+    expect(below).toEqual(below.toSorted((a, b) => b - a));
+  });
+
+  it('14: a single delta blade pulls to the side of its hand, a counter-turning pair nearly straight', () => {
+    const aside = (lure: Lure, speedMps = 1.2) => rides(lure.build, LAKE_WATER, [speedMps]).at[0]?.sidePullRad ?? 0;
+    const hands = partsOfKind('deltaBlade').map((blade) => ({ hand: blade.hand, pull: aside(plainBuzz(blade.id)) }));
+    for (const { hand, pull } of hands) expect(Math.sign(pull)).toBe(hand === 'right' ? 1 : -1);
+    const one = aside(demoLure('lommer-clapper'));
+    const pair = aside(demoLure('asp-pair'));
+    expect(Math.abs(pair)).toBeLessThan(Math.abs(one) / 2);
+    expect(aimOff(one, 15)).toBeCloseTo(15 * Math.tan(one), 12);
+    expect(aside(plainBait())).toBe(0);
+  });
+
+  it('an arm bent aside leans it to that side, its mirror image as far to the other; a plain spinner has no keel', () => {
+    const leanAt = (lure: Lure) => {
+      const [ride] = rides(lure.build, LAKE_WATER, [0.8]).at;
+      return ride?.lean.outcome === 'leans' ? ride.lean.leanRad : null;
+    };
+    const [left, straight, right] = [-0.2, 0, 0.2].map((sideRad) => leanAt(bentAt(plainBait(), 1, { sideRad })));
+    if (typeof left !== 'number' || typeof straight !== 'number' || typeof right !== 'number')
+      throw new Error('all lean');
+    expect(Math.abs(straight)).toBeLessThan(0.15);
+    expect(Math.sign(left - straight)).toBe(-Math.sign(right - straight));
+    expect(Math.abs(left - straight)).toBeCloseTo(Math.abs(right - straight), 2);
+    expect(Math.abs(right - straight)).toBeGreaterThan(0.01);
+  });
+});
+
+describe('lean, worked from weights and torque', () => {
+  it('hangs its weight straight under the pull; a torque turns it until they balance, too much turns it over', () => {
+    const under = [{ yM: -0.02, zM: 0, weightN: 0.1 }];
+    expect(leanOf(under, 0)).toMatchObject({ outcome: 'leans', keelNm: 0.002 });
+    const turned = leanOf(under, 0.001);
+    if (turned.outcome !== 'leans') throw new Error('it leans');
+    expect(-0.02 * Math.sin(turned.leanRad) * 0.1).toBeCloseTo(0.001, 12);
+    expect(leanOf(under, 0.003)).toEqual({ outcome: 'turnsOver', torqueNm: 0.003, keelNm: 0.002 });
+    expect(leanOf([{ yM: 0, zM: 0, weightN: 1 }], 0.001)).toEqual({ outcome: 'noKeel' });
+    const aside = leanOf([...under, { yM: 0, zM: 0.01, weightN: 0.05 }], 0);
+    if (aside.outcome !== 'leans') throw new Error('it leans');
+    expect(aside.leanRad).toBeCloseTo(Math.atan(0.0005 / 0.002), 12);
   });
 });
