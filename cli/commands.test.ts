@@ -2,7 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { DEMO_LURES, SCENARIO } from '../src/demo/scenario';
 import { CATALOGUE } from '../src/core/parts/catalogue';
-import { writeLureFile } from '../src/core/lure/lure-file';
+import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
+import { itemId } from '../src/testing/lures';
 import { CommandError, runCommand, type CommandOptions } from './commands';
 
 const files = new Map([['spinner.mazurka.json', writeLureFile(DEMO_LURES[0] ?? fail())]]);
@@ -153,7 +154,9 @@ describe('the demo scenario', () => {
       for (const item of Object.values(lure.build.items)) expect(item.role !== null).toBe(item.part.kind === 'hook');
     }
   });
+});
 
+describe('for scripts, further', () => {
   it('says how deep a lure runs and how it falls, deeper with more line, nothing of what is outside the model', () => {
     interface Ridden {
       mass_g: number;
@@ -171,5 +174,36 @@ describe('the demo scenario', () => {
     expect(far.at[1]?.depth_m).toBeGreaterThan(fast ?? 9);
     expect(beyond).toBeNull();
     expect(() => run('predict', ['demo:torvane-lanes'], { speed: '0.8', 'line-out': 'far' })).toThrow(CommandError);
+  });
+
+  it('edits a lure as one change and swaps a part, or says what would be right and gives no lure', () => {
+    const edits = JSON.stringify([
+      { kind: 'rename', name: 'Reworked' },
+      { kind: 'carrier', changes: { freeRoomM: 0.002 } },
+    ]);
+    const read = (text: string) => () => text;
+    const after = runCommand('edit', ['demo:suvra-fan', 'edits.json'], {}, read(edits));
+    expect(readLureFile(after)).toMatchObject({
+      ok: true,
+      lure: { name: 'Reworked', build: { carrier: { freeRoomM: 0.002 } } },
+    });
+    const swap = runCommand('swap', ['demo:suvra-fan', 'blade-1', 'blade-willow-k5'], {}, read(''));
+    const swapped = readLureFile(swap);
+    expect(swapped.ok && swapped.lure.build.items[itemId('blade-1')]?.part.id).toBe('blade-willow-k5');
+    const codes = (command: string, operands: string[], text = '[]') => {
+      try {
+        runCommand(command, operands, {}, read(text));
+        return 'none';
+      } catch (error) {
+        return error instanceof CommandError ? error.code : 'thrown';
+      }
+    };
+    expect(codes('edit', ['demo:suvra-fan'])).toBe('noEdits');
+    expect(codes('edit', ['demo:suvra-fan', 'e.json'], '{')).toBe('cannotRead');
+    expect(codes('edit', ['demo:suvra-fan', 'e.json'], '[{"kind":"paint"}]')).toBe('badEdits');
+    expect(codes('edit', ['demo:suvra-fan', 'e.json'], '[{"kind":"remove","items":["bead-99"]}]')).toBe('unknownItem');
+    expect(codes('swap', ['demo:suvra-fan', 'bead-99', 'blade-willow-k5'])).toBe('unknownStation');
+    expect(codes('swap', ['demo:suvra-fan', 'blade-1', 'no-such'])).toBe('unknownPart');
+    expect(codes('swap', ['demo:suvra-fan', 'blade-1', 'bead-brass-3'])).toBe('swapKind');
   });
 });

@@ -1,11 +1,13 @@
 /** Each command from arguments to the text it answers with. Files are read through the function passed in. */
+import * as z from 'zod/mini';
 import { BLADE_PATTERNS } from '../src/core/parts/blade-pattern';
-import { CATALOGUE } from '../src/core/parts/catalogue';
+import { CATALOGUE, findPart } from '../src/core/parts/catalogue';
 import { PART_KINDS } from '../src/core/parts/part';
 import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
 import { cutLengths } from '../src/core/lure/lengths';
 import { findings } from '../src/core/lure/findings';
-import type { Lure } from '../src/core/lure/lure';
+import { applyEdits, editSchema, type Edit } from '../src/core/lure/edit';
+import type { ItemId, Lure } from '../src/core/lure/lure';
 import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
 import { LAKE_WATER } from '../src/core/hydro/water';
 import { predict, type BladePrediction } from '../src/core/predict';
@@ -13,6 +15,7 @@ import { rides, sinkRate, type Ride } from '../src/core/ride';
 import { readQuantity } from '../src/core/units/read';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { findingWords, repairWords } from '../src/words/finding-words';
+import { refusalWords } from '../src/words/refusal-words';
 import { lureFileProblemWords, readingProblemWords } from '../src/words/problem-words';
 import { termWords } from '../src/words/length-words';
 
@@ -34,7 +37,7 @@ export interface CommandOptions {
 
 type ReadText = (path: string) => string;
 
-const COMMANDS = ['demo', 'show', 'parts', 'predict', 'lengths', 'findings'];
+const COMMANDS = ['demo', 'show', 'parts', 'predict', 'lengths', 'findings', 'edit', 'swap'];
 const DEMO_PREFIX = 'demo:';
 
 export function runCommand(
@@ -53,6 +56,10 @@ export function runCommand(
       return json(listParts(options));
     case 'predict':
       return json(predictions(open(), readSpeeds(options.speed), readLineOut(options['line-out'])));
+    case 'edit':
+      return writeLureFile(done(open(), readEdits(operands[1], readText)));
+    case 'swap':
+      return writeLureFile(swapped(open(), operands[1], operands[2]));
     case 'lengths':
       return json(lengths(open()));
     case 'findings':
@@ -87,6 +94,43 @@ function openLure(operands: readonly string[], readText: ReadText): Lure {
   const reading = readLureFile(text);
   if (!reading.ok) throw new CommandError(reading.problem.code, lureFileProblemWords(reading.problem));
   return reading.lure;
+}
+
+function readEdits(source: string | undefined, readText: ReadText): readonly Edit[] {
+  if (source === undefined) throw new CommandError('noEdits', 'Name a file with a list of edits, after the lure.');
+  let json: unknown;
+  try {
+    json = JSON.parse(readText(source));
+  } catch {
+    throw new CommandError('cannotRead', `Cannot read “${source}” as JSON. A list of edits would be right.`);
+  }
+  const edits = z.array(editSchema).check(z.maxLength(MOST_EDITS)).safeParse(json);
+  if (edits.success) return edits.data;
+  const [issue] = edits.error.issues;
+  throw new CommandError(
+    'badEdits',
+    `Not a list of edits: at ${issue?.path.join('.') ?? ''}, ${issue?.message ?? ''}.`,
+  );
+}
+
+const MOST_EDITS = 1000;
+
+/** The lure after these edits, as one change. */
+function done(lure: Lure, edits: readonly Edit[]): Lure {
+  const applied = applyEdits(lure, edits);
+  if (!applied.ok) throw new CommandError(applied.refusal.code, refusalWords(applied.refusal));
+  return applied.lure;
+}
+
+function swapped(lure: Lure, station: string | undefined, partId: string | undefined): Lure {
+  const item = lure.build.items[station as ItemId];
+  if (!item) {
+    const stations = Object.keys(lure.build.items).join(', ');
+    throw new CommandError('unknownStation', `No station “${String(station)}”. There are: ${stations}.`);
+  }
+  const part = partId === undefined ? undefined : findPart(partId);
+  if (!part) throw new CommandError('unknownPart', `No part “${String(partId)}” in the catalogue. “parts” lists them.`);
+  return done(lure, [{ kind: 'swapPart', item: item.id, part }]);
 }
 
 function readSpeeds(text: string | undefined): number[] {

@@ -11,7 +11,7 @@ import { stallSpeed, type Stall } from './hydro/stall';
 import { wakeDeficit } from './hydro/wake';
 import { waterDensity, type Water } from './hydro/water';
 import type { BladeState } from './lure/bearing';
-import { layOut } from './lure/layout';
+import { layOut, type Layout } from './lure/layout';
 import type { Build, ItemId } from './lure/lure';
 import { stackedPairs } from './lure/stacking';
 import { spinners, type Spinner } from './lure/spin-seats';
@@ -109,9 +109,14 @@ export function predict(
 }
 
 /** What each blade does at these speeds with the coefficients as they stand and no spread: for weighing many parts. */
-export function predictNominal(build: Build, water: Water, speedsMps: readonly number[]) {
+export function predictNominal(
+  build: Build,
+  water: Water,
+  speedsMps: readonly number[],
+  layout: Layout = layOut(build),
+) {
   const density = waterDensity(water);
-  return turnAll(spinners(build, density), density, speedsMps).map(({ spinner, outcomes }) => ({
+  return turnAll(spinners(build, density, 'clean', layout), density, speedsMps).map(({ spinner, outcomes }) => ({
     station: spinner.station,
     outcomes,
   }));

@@ -153,7 +153,7 @@ function ridingOf(build: Build, water: Water, speedsMps: readonly number[]): Rid
     rho,
     massKg: bodies.reduce((sum, body) => sum + body.massKg, 0),
     sinkingN: bodies.reduce((sum, body) => sum + (body.massKg - rho * body.volumeM3) * GRAVITY_MPS2, 0),
-    blades: predictNominal(build, water, speedsMps),
+    blades: predictNominal(build, water, speedsMps, layout),
   };
 }
 

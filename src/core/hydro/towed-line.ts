@@ -50,7 +50,7 @@ export function lineWeight({ diameterM, densityKgM3 }: FishingLine, waterDensity
   return (densityKgM3 - waterDensityKgM3) * (Math.PI / 4) * diameterM ** 2 * 9.80665;
 }
 
-const STEPS = 240;
+const STEPS = 120;
 
 /**
  * How deep the lure runs with each of these lengths out, from the rod's tip to the lure.
