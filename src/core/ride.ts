@@ -14,7 +14,9 @@ import { armOf } from './lure/arm';
 import { bodiesOf, type Body } from './lure/bodies';
 import { layOut, type Layout } from './lure/layout';
 import { itemOf, type Build, type ItemId } from './lure/lure';
+import { DRIVEN_AT } from './lure/spin-seats';
 import { pointOn } from './lure/wire-path';
+import { bladeArea } from './parts/blade-area';
 import type { Part } from './parts/part';
 import { predictNominal } from './predict';
 
@@ -56,7 +58,6 @@ export function rides(
 ): Rides {
   const riding = ridingOf(build, water, speedsMps);
   const { layout, bodies, rho, sinkingN, massKg, blades } = riding;
-  const dragsAt = (index: number, speedMps: number) => dragsOf(riding, index, speedMps);
   const arm = armOf(build, layout, bodies, rho);
   // The water that moves with it counts once more what it displaces.
   const movedKg = bodies.reduce((sum, body) => sum + body.massKg + rho * body.volumeM3, 0);
@@ -66,7 +67,7 @@ export function rides(
     sinkingN,
     armHz: arm && naturalHz(arm),
     at: speedsMps.map((speedMps, i) => {
-      const drags = dragsAt(i, speedMps);
+      const drags = dragsOf(riding, i, speedMps);
       const trim = trimOf(bodies, drags, rho, speedMps);
       const turning = blades.flatMap(({ station, outcomes }) => {
         const outcome = outcomes[i];
@@ -166,9 +167,6 @@ function dragsOf({ build, layout, tie, rho, blades }: Riding, index: number, spe
   }));
 }
 
-/** Place of the middle of what drives a blade, as a share of its reach. Trade estimate. */
-const DRIVEN_AT = 0.65;
-
 /** What goes round with a blade: what is left of its centrifugal pull against the water's, and what drives it round, N. */
 function rotatingForce({ hingeRadialN, driveTorqueNm, tipRadiusM }: Turning): number {
   return Math.hypot(hingeRadialN, driveTorqueNm / (DRIVEN_AT * tipRadiusM));
@@ -214,18 +212,5 @@ function from(tie: Place, { xM, yM }: Place): Place {
 
 function dragOf(outcome: SpinOutcome | undefined, part: Part, rho: number, speedMps: number): number {
   if (outcome?.outcome === 'turning') return outcome.dragN;
-  return 0.5 * rho * speedMps ** 2 * FLUTTER_SHARE * planOf(part);
-}
-
-function planOf(part: Part): number {
-  switch (part.kind) {
-    case 'blade':
-      return 0.75 * part.lengthM * part.widthM;
-    case 'filmBlade':
-      return 0.7 * part.spanM * part.widthM;
-    case 'deltaBlade':
-      return 0.4 * part.spanM * part.lengthM;
-    default:
-      return 0;
-  }
+  return 0.5 * rho * speedMps ** 2 * FLUTTER_SHARE * bladeArea(part);
 }

@@ -3,8 +3,8 @@
  * a step is kept as soon as it is taken and two tabs on one run do not undo each other.
  */
 import { liveQuery } from 'dexie';
-import type { Lure, LureId } from '../core/lure/lure';
-import { runSchema, startRun, type Run } from '../core/make/run';
+import type { LureId } from '../core/lure/lure';
+import { runSchema, startRun, type Run, type ToMake } from '../core/make/run';
 import type { MazurkaDatabase, StoredPhoto, StoredRun } from './database';
 import { StorageError } from './failure';
 import { guarded, type Stored } from './guarded';
@@ -33,7 +33,7 @@ export class RunStore {
     private readonly now: () => number,
   ) {}
 
-  start(lure: Lure): Promise<Stored<OpenRun>> {
+  start(lure: ToMake): Promise<Stored<OpenRun>> {
     const { database } = this;
     return guarded(database, () =>
       database.transaction('rw', database.runs, async () => {

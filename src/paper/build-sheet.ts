@@ -16,8 +16,19 @@ import { CLOSING_WORDS } from '../words/closing-words';
 import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
 import { polyline } from '../drawing/path';
 import { checkBarLines } from './check-bar';
-import { inkHeights, lureInInk } from './lure-drawing';
-import { PAPERS, path, SOFT_INK, text, wrap, type Mark, type Measure, type Page, type PaperName } from './page';
+import { lureInInk, placeLure } from './lure-drawing';
+import {
+  CAUTION_INK,
+  PAPERS,
+  path,
+  SOFT_INK,
+  text,
+  wrap,
+  type Mark,
+  type Measure,
+  type Page,
+  type PaperName,
+} from './page';
 
 export interface BuildSheetInput {
   readonly lure: Lure;
@@ -40,7 +51,6 @@ const LEADING = 1.32;
 const GUTTER_MM = 8;
 /** Of the width, for the parts; the rest is for the work. */
 const PARTS_SHARE = 0.44;
-const CAUTION = '#8a1c12';
 
 export function buildSheet(input: BuildSheetInput, measure: Measure): Page {
   const { lure, paper } = input;
@@ -92,12 +102,8 @@ function heading({ lure, familyName, massKg, layout, system, day, paper }: Build
 function drawn({ lure, layout, paper }: BuildSheetInput, topMm: number): Block {
   const { widthMm } = PAPERS[paper];
   const wide = widthMm - 2 * MARGIN_MM;
-  const longMm = (layout.x1M - layout.x0M) * 1000;
-  const scale = [1, 0.5, 0.25, 0.1].find((each) => longMm * each <= wide) ?? 0.1;
-  const { upM, downM } = inkHeights(layout);
-  const axisMm = topMm + upM * 1000 * scale + 2;
-  const xMm = MARGIN_MM + (wide - longMm * scale) / 2 - layout.x0M * 1000 * scale;
-  const barMm = axisMm + downM * 1000 * scale + 7;
+  const { scale, xMm, axisMm, endsMm } = placeLure(layout, MARGIN_MM, topMm + 2, wide, [1, 0.5, 0.25]);
+  const barMm = endsMm + 7;
   const words =
     scale === 1 ? 'Drawn at true size when this bar measures' : `Drawn at ${scale} of its size; this bar measures`;
   return {
@@ -182,10 +188,10 @@ class Column {
     const s = this.sizeMm;
     const y = this.yMm + s * LEADING;
     this.marks.push(
-      path(`M0 0H${s}L${s / 2} ${-s * 0.92}Z`, this.xMm + indentMm, y, { stroke: CAUTION, strokeMm: s * 0.09 }),
-      path(`M0 0V${-s * 0.36}`, this.xMm + indentMm + s / 2, y - s * 0.26, { stroke: CAUTION, strokeMm: s * 0.13 }),
+      path(`M0 0H${s}L${s / 2} ${-s * 0.92}Z`, this.xMm + indentMm, y, { stroke: CAUTION_INK, strokeMm: s * 0.09 }),
+      path(`M0 0V${-s * 0.36}`, this.xMm + indentMm + s / 2, y - s * 0.26, { stroke: CAUTION_INK, strokeMm: s * 0.13 }),
     );
-    this.words(words, indentMm + s * 1.35, { colour: CAUTION });
+    this.words(words, indentMm + s * 1.35, { colour: CAUTION_INK });
   }
 }
 

@@ -7,8 +7,8 @@ import { showLength, showMass, type UnitSystem } from '../core/units/write';
 import { HOOK_POINTS, LEAD } from '../words/caution-words';
 import { partTitle } from '../words/part-words';
 import type { Code } from './code';
-import { inkHeights, lureInInk } from './lure-drawing';
-import { INK, PAPERS, path, SOFT_INK, text, wrap, type Mark, type Measure, type Page } from './page';
+import { lureInInk, placeLure } from './lure-drawing';
+import { CAUTION_INK, INK, PAPERS, path, SOFT_INK, text, wrap, type Mark, type Measure, type Page } from './page';
 
 export interface CardInput {
   readonly run: Run;
@@ -27,12 +27,8 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
   const wide = widthMm - 2 * MARGIN_MM;
   const { build } = run;
   const layout = layOut(build);
-  const longMm = (layout.x1M - layout.x0M) * 1000;
-  const scale = [1, 0.75, 0.5, 0.25].find((each) => longMm * each <= wide) ?? 0.1;
-  const { upM, downM } = inkHeights(layout);
-  const axisMm = MARGIN_MM + 20 + upM * 1000 * scale;
-  const xMm = MARGIN_MM + (wide - longMm * scale) / 2 - layout.x0M * 1000 * scale;
-  let y = axisMm + downM * 1000 * scale + 5;
+  const { scale, xMm, axisMm, endsMm } = placeLure(layout, MARGIN_MM, MARGIN_MM + 20, wide, [1, 0.75, 0.5, 0.25]);
+  let y = endsMm + 5;
   const marks: Mark[] = [];
   const line = (words: string, sizeMm: number, widthMmOf: number, look: Parameters<typeof text>[4] = {}) => {
     for (const each of wrap(words, widthMmOf, sizeMm, measure, look.weight)) {
@@ -47,7 +43,7 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
   for (const row of madeOf(run)) line(row, 3.1, wide);
   if (note.trim() !== '') {
     y += 1.5;
-    const [...all] = wrap(note.trim(), wide, 3, measure);
+    const all = wrap(note.trim(), wide, 3, measure);
     const room = Math.max(0, Math.floor((heightMm - MARGIN_MM - CODE_MM - 4 - y) / (3 * LEADING)));
     for (const each of all.slice(0, room)) {
       y += 3 * LEADING;
@@ -60,7 +56,7 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
   for (const caution of cautions) {
     for (const each of wrap(caution, wide - CODE_MM - 5, 2.6, measure)) {
       under += 2.6 * LEADING;
-      marks.push(text(each, MARGIN_MM, under, 2.6, { colour: '#8a1c12' }));
+      marks.push(text(each, MARGIN_MM, under, 2.6, { colour: CAUTION_INK }));
     }
   }
   const [name = run.lureName] = wrap(run.lureName, wide - 26, 6, measure, 'bold');

@@ -80,8 +80,39 @@ export function lureInInk(build: Build, layout: Layout, xMm: number, axisMm: num
   return [...things, ...clevises, ...blades, ...films, ...deltas];
 }
 
+export interface LurePlace {
+  /** 1 is true size. */
+  readonly scale: number;
+  readonly xMm: number;
+  readonly axisMm: number;
+  /** Where its ink ends below. */
+  readonly endsMm: number;
+}
+
+/** A lure in the middle of this width, at the first of these scales at which it is no longer than that. */
+export function placeLure(
+  layout: Layout,
+  leftMm: number,
+  topMm: number,
+  wideMm: number,
+  scales: readonly number[],
+): LurePlace {
+  const longMm = (layout.x1M - layout.x0M) * MM;
+  const scale = scales.find((each) => longMm * each <= wideMm) ?? SMALLEST_SCALE;
+  const { upM, downM } = inkHeights(layout);
+  const axisMm = topMm + upM * MM * scale;
+  return {
+    scale,
+    axisMm,
+    xMm: leftMm + (wideMm - longMm * scale) / 2 - layout.x0M * MM * scale,
+    endsMm: axisMm + downM * MM * scale,
+  };
+}
+
+const SMALLEST_SCALE = 0.1;
+
 /** How far the ink reaches above and below the axis, m. */
-export function inkHeights(layout: Layout): { readonly upM: number; readonly downM: number } {
+function inkHeights(layout: Layout): { readonly upM: number; readonly downM: number } {
   const across = layout.off.flatMap(({ item, line, offAxisM, pivotM }) => {
     const { part } = item;
     const { yM } = pointOn(layout.lines[line], pivotM);

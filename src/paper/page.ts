@@ -89,6 +89,7 @@ export function text(
 
 export const INK = '#14201e';
 export const SOFT_INK = '#4a5856';
+export const CAUTION_INK = '#8a1c12';
 
 /** The words in lines no wider than `widthMm`; a word that is wider alone is broken. */
 export function wrap(words: string, widthMm: number, sizeMm: number, measure: Measure, weight: Weight = 'regular') {

@@ -5,6 +5,7 @@ import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/o
 import type { MakeStep, NoWay } from '../core/make/plan';
 import { itemOf, wireEnd, type Build, type End, type ItemId } from '../core/lure/lure';
 import { stateOf } from '../core/lure/item-state';
+import { cutLengths } from '../core/lure/lengths';
 import type { Part } from '../core/parts/part';
 import { showLength, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
@@ -176,11 +177,17 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
         what: `Hang the ${name(doing.item)} on the waiting ${name(doing.clevis)}.`,
         how: 'Its hollow to the body.',
       };
-    case 'cutTubes':
+    case 'cutTubes': {
+      const cuts = cutLengths(build);
+      const cutOf = (id: ItemId) => {
+        const cut = cuts.find(({ item }) => item?.id === id);
+        return cut ? ` to ${showLength(cut.cutM, system)}` : '';
+      };
       return {
-        what: `Cut the tube: ${doing.items.map((id, i) => `${name(id)} to ${cutAt(amounts, i, system)}`).join(', ')}.`,
+        what: `Cut the tube: ${doing.items.map((id) => `${name(id)}${cutOf(id)}`).join(', ')}.`,
         how: 'Square across.',
       };
+    }
     case 'shrinkTube':
       return {
         what: `Slide the ${name(doing.item)} over loop, ring and hook eye, and shrink it.`,
@@ -309,12 +316,6 @@ function endName({ carrier }: Build, end: End): string {
   return end === 'nose' ? 'line tie' : carrier.kind === 'bentWire' ? 'end loop' : 'tail loop';
 }
 
-function cutAt(amounts: readonly Amount[], index: number, system: UnitSystem): string {
-  const cuts = amounts.filter((amount) => amount.of === 'cut');
-  const cut = cuts[index];
-  return cut && 'lengthM' in cut ? showLength(cut.lengthM, system) : '';
-}
-
 /** `the bead, the blade and the ring` without its first article. */
 function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1) ?? ''}`;
@@ -347,9 +348,8 @@ function facing(build: Build, id: ItemId): string {
 }
 
 /** What a step is the last chance for, beside what it puts on itself. */
-export function lastChanceWords({ lastChanceFor, doing }: MakeStep, build: Build): string {
-  const own = new Set(itemsOf(doing));
-  const names = lastChanceFor.filter((id) => !own.has(id)).map((id) => lower(itemOf(build, id).part));
+export function lastChanceWords({ lastChanceFor }: MakeStep, build: Build): string {
+  const names = lastChanceFor.map((id) => lower(itemOf(build, id).part));
   const counted = [...new Set(names)].map((name) => {
     const count = names.filter((each) => each === name).length;
     return count === 1 ? name : `${count} × ${name}`;

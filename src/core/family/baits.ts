@@ -1,8 +1,5 @@
 /** Spinnerbait and buzzbait: a bent wire with a head and hook on the lower arm, blades on the upper. */
-import { FILM_LOBE, PATTERNS } from '../parts/blade-pattern';
-import { deltaLobeArea } from '../parts/delta-form';
-import { filmLobe, planArea } from '../parts/outline';
-import type { Part } from '../parts/part';
+import { bladeArea } from '../parts/blade-area';
 import type { WireForm } from '../parts/wire-form';
 import type { Finding } from '../lure/finding';
 import { layOut, type Layout } from '../lure/layout';
@@ -82,17 +79,4 @@ function headAndBlades(layout: Layout, headKg: number, head: Lure['build']['stra
       repairs: [],
     },
   ];
-}
-
-function bladeArea(part: Part): number {
-  switch (part.kind) {
-    case 'blade':
-      return planArea(PATTERNS[part.pattern].outline, part);
-    case 'filmBlade':
-      return 2 * planArea(FILM_LOBE, filmLobe(part));
-    case 'deltaBlade':
-      return part.lobes * deltaLobeArea(part);
-    default:
-      return 0;
-  }
 }

@@ -14,6 +14,7 @@
  * the line turns within centimetres. Source: J. W. Kamman and R. L. Huston's and the
  * older cable texts' two equations of a towed cable, without acceleration; C_n of a thin cylinder across the flow.
  */
+import { GRAVITY_MPS2 } from './water';
 
 export interface FishingLine {
   readonly diameterM: number;
@@ -47,7 +48,7 @@ export type LineShape =
 
 /** Weight of a metre of this line in water, N/m; below zero when it floats. */
 export function lineWeight({ diameterM, densityKgM3 }: FishingLine, waterDensityKgM3: number): number {
-  return (densityKgM3 - waterDensityKgM3) * (Math.PI / 4) * diameterM ** 2 * 9.80665;
+  return (densityKgM3 - waterDensityKgM3) * (Math.PI / 4) * diameterM ** 2 * GRAVITY_MPS2;
 }
 
 const STEPS = 120;

@@ -56,7 +56,7 @@ export interface Spinner {
 }
 
 /** Share of a blade's reach at which it meets the water it is driven by. Trade estimate. */
-const DRIVEN_AT = 0.65;
+export const DRIVEN_AT = 0.65;
 
 export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSeat[] {
   return layout.off

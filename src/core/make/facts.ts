@@ -1,13 +1,11 @@
 /** Facts as operations state them. */
 import type { Item, ItemId } from '../lure/lure';
 import type { Goal } from './goal';
-import type { Fact, Facts } from './operation';
+import type { About, Fact, Facts } from './operation';
 
 export function facts(needs: readonly Fact[], gives: readonly Fact[] = [], takes: readonly Fact[] = []): Facts {
   return { needs, gives, takes };
 }
-
-type About = 'in' | 'loose' | 'ready' | 'opens' | 'begun' | 'point' | 'shank' | 'bare' | 'locked' | 'thinned';
 
 /** The same fact about each of these. */
 export function each(about: About, ids: readonly ItemId[]): Fact[] {

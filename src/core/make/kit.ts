@@ -1,6 +1,6 @@
 /** What has to lie on the table before the first step. */
-import type { Item, ItemId } from '../lure/lure';
-import { itemOf, type Build } from '../lure/lure';
+import { cutLengths } from '../lure/lengths';
+import { itemOf, type Build, type Item, type ItemId } from '../lure/lure';
 import type { Part } from '../parts/part';
 import type { Supply, Tool } from './operation';
 import type { MakeStep } from './plan';
@@ -18,6 +18,8 @@ export interface KitPart {
   readonly items: readonly ItemId[];
   /** The step that takes the first of them, from 0. */
   readonly step: number;
+  /** What each of them is cut to, m; null for what comes as it is. */
+  readonly cutM: number | null;
 }
 
 export function kitFor(build: Build, steps: readonly MakeStep[]): Kit {
@@ -29,11 +31,15 @@ export function kitFor(build: Build, steps: readonly MakeStep[]): Kit {
 }
 
 function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
+  const cuts = cutLengths(build).filter(({ of }) => of !== 'skirtLayer');
   const seen = new Set<ItemId>();
   const parts: KitPart[] = [];
   const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
   steps.forEach(({ doing, items }, step) => {
-    if (doing.op === 'cutWire') parts.push({ part: build.carrier.wire, items: [], step });
+    if (doing.op === 'cutWire') {
+      const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? null;
+      parts.push({ part: build.carrier.wire, items: [], step, cutM });
+    }
     const hooked = doing.op === 'tieDressing' || doing.op === 'lashKeeper' ? [...items, doing.hook] : items;
     for (const id of hooked) {
       if (seen.has(id)) continue;
@@ -41,10 +47,11 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
       const item = itemOf(build, id);
       // The head of a bought frame is on it, with its hook.
       if (isBought && isOnFrame(build, item)) continue;
+      const cutM = cuts.find((cut) => cut.item?.id === id)?.cutM ?? null;
       const last = parts.at(-1);
-      if (last && last.items.length > 0 && isSame(last.part, item.part))
+      if (last && last.items.length > 0 && last.cutM === cutM && isSame(last.part, item.part))
         parts[parts.length - 1] = { ...last, items: [...last.items, id] };
-      else parts.push({ part: item.part, items: [id], step });
+      else parts.push({ part: item.part, items: [id], step, cutM });
     }
   });
   return parts;

@@ -35,12 +35,10 @@ export type Supply = 'thread' | 'cement' | 'water' | 'cap' | 'goggles' | 'craftW
  * off the lure. `opens x`: a ring that can be got open. Of a hook: `point` nothing stands over it; `shank` a skirt can pass
  * along it; `bare` nothing soft is on it.
  */
-export type Fact =
-  | 'wire'
-  | 'bent'
-  | `strung ${number}`
-  | `${'open' | 'held' | 'rolled'} ${End}`
-  | `${'in' | 'loose' | 'ready' | 'opens' | 'begun' | 'point' | 'shank' | 'bare' | 'locked' | 'thinned'} ${string}`;
+export type Fact = 'wire' | 'bent' | `strung ${number}` | `${'open' | 'held' | 'rolled'} ${End}` | `${About} ${string}`;
+
+/** What can be true of a piece. */
+export type About = 'in' | 'loose' | 'ready' | 'opens' | 'begun' | 'point' | 'shank' | 'bare' | 'locked' | 'thinned';
 
 export interface Facts {
   readonly needs: readonly Fact[];

@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { anyDressedLure } from '@/testing/any-lure';
-import { demoLure, itemId } from '@/testing/lures';
+import { demoLure, edited, itemId, part } from '@/testing/lures';
 import { afterDoing, atFirst } from '@/testing/slow-order';
 import { fingerWords } from '@/words/finger-words';
+import { stepWords } from '@/words/make-words';
+import { threadParts } from '../lure/editing';
+import { cutLengths } from '../lure/lengths';
+import { showLength } from '../units/write';
 import { inFingers } from '../units/finger-spans';
 import { goalOf } from './goal';
 import { kitFor } from './kit';
@@ -157,6 +161,27 @@ describe('the kit', () => {
       expect(parts.map(({ step }) => step)).toEqual(parts.map(({ step }) => step).toSorted((a, b) => a - b));
       for (const step of steps) for (const tool of step.tools) expect(tools).toContain(tool);
     }
+  });
+});
+
+describe('what is cut', () => {
+  it('is told with each piece its own length, whatever stands beside it: a spacer and a tube over the tail', () => {
+    const start = demoLure('hovna-lantern');
+    const lure = edited(start, threadParts(start.build, part('sleeve-spacer-clear-14'), 0));
+    const plan = planMake(lure.build);
+    if (plan.outcome !== 'planned') throw new Error('there is a way');
+    const wanted = new Map(cutLengths(lure.build).map(({ item, cutM }) => [item?.id ?? 'wire', cutM]));
+    expect(wanted.get(itemId('sleeve-1'))).not.toBe(wanted.get(itemId('shrinkTube-1')));
+    const { parts } = kitFor(lure.build, plan.steps);
+    for (const id of [itemId('sleeve-1'), itemId('shrinkTube-1')])
+      expect(parts.find(({ items }) => items.includes(id))?.cutM).toBe(wanted.get(id));
+    expect(parts.find(({ part: each }) => each.kind === 'wire')?.cutM).toBe(wanted.get('wire'));
+    const cut = plan.steps.find(({ doing }) => doing.op === 'cutTubes');
+    if (!cut) throw new Error('tubes are cut');
+    expect(cut.amounts).toEqual(cut.items.map((id) => ({ of: 'cut', lengthM: wanted.get(id) })));
+    const { what } = stepWords(cut, lure.build, 'metric');
+    expect(what).toContain(`shrink tube 2:1 to ${showLength(wanted.get(itemId('shrinkTube-1')) ?? 0, 'metric')}`);
+    expect(what).toMatch(new RegExp(`spacer tube.* to ${showLength(wanted.get(itemId('sleeve-1')) ?? 0, 'metric')}`));
   });
 });
 

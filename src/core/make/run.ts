@@ -37,7 +37,10 @@ export const runSchema = z.strictObject({
 });
 export type Run = z.infer<typeof runSchema>;
 
-export function startRun(lure: Lure, id: string, startedAt: number): Run {
+/** What a run needs of a lure. */
+export type ToMake = Pick<Lure, 'id' | 'name' | 'build'>;
+
+export function startRun(lure: ToMake, id: string, startedAt: number): Run {
   return {
     id,
     lureId: lure.id,
@@ -61,7 +64,7 @@ export function stepDone(run: Run, names: readonly string[]): Run {
   const { at } = run;
   if (at === null || !names.includes(at)) return begin(run, names);
   const done = run.done.includes(at) ? run.done : [...run.done, at];
-  const next = names.slice(names.indexOf(at) + 1)[0];
+  const next = names[names.indexOf(at) + 1];
   if (next !== undefined) return { ...run, done, at: next };
   const left = names.find((name) => !done.includes(name));
   return left === undefined ? { ...run, done, stage: 'checks' } : { ...run, done, at: left };

@@ -1,10 +1,9 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import type { Lure } from '@/core/lure/lure';
 import { kitFor, type KitPart } from '@/core/make/kit';
 import type { Tool } from '@/core/make/operation';
-import { begin, type Run } from '@/core/make/run';
+import { begin, type Run, type ToMake } from '@/core/make/run';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import type { Settings } from '@/data/settings';
 import { LurePicture } from '@/drawing/LurePicture';
@@ -19,7 +18,7 @@ import { changeRun, changeSettings, startNew, useMake, type Planned } from './ma
 import { RunsUnderWay } from './UnderWay';
 
 export interface BeforeProps {
-  readonly lure: Pick<Lure, 'id' | 'name' | 'build'>;
+  readonly lure: ToMake;
   readonly plan: Planned;
   readonly underWay: readonly Run[];
   /** Begun already, and gone back to its first page; null before it is begun. */
@@ -40,7 +39,7 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
     // Pressed again before the first step stands: once is enough.
     if (isGoing.current) return;
     isGoing.current = true;
-    await startNew(lure as Lure);
+    await startNew(lure);
     isGoing.current = false;
     const { make } = useMake.getState();
     if (make.state === 'run') changeRun((each) => begin(each, make.names));
@@ -96,7 +95,7 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
             <h2 className="text-2xl font-semibold">Parts, in the order you need them</h2>
             <ol className="flex flex-col">
               {parts.map((each) => (
-                <PartRow key={`${each.part.id} ${each.step}`} kit={each} plan={plan} system={settings.system} />
+                <PartRow key={`${each.part.id} ${each.step}`} kit={each} system={settings.system} />
               ))}
             </ol>
           </section>
@@ -160,23 +159,8 @@ function ToolRow({
   );
 }
 
-function PartRow({
-  kit,
-  plan,
-  system,
-}: {
-  readonly kit: KitPart;
-  readonly plan: Planned;
-  readonly system: UnitSystem;
-}) {
-  const { part, items } = kit;
-  const cut = plan.steps
-    .filter(({ doing }) =>
-      part.kind === 'wire' ? doing.op === 'cutWire' : doing.op === 'cutTubes' || doing.op === 'lockSkirt',
-    )
-    .filter((step) => part.kind === 'wire' || step.items.some((id) => items.includes(id)))
-    .flatMap(({ amounts }) => amounts)
-    .find(({ of }) => of === 'cut');
+function PartRow({ kit, system }: { readonly kit: KitPart; readonly system: UnitSystem }) {
+  const { part, items, cutM } = kit;
   return (
     <li className="flex items-center gap-3 border-b border-line py-1.5">
       <span className="measure w-10 shrink-0 text-right text-lg">{Math.max(items.length, 1)} ×</span>
@@ -185,7 +169,7 @@ function PartRow({
         <span className="text-lg font-semibold">{partTitle(part)}</span>
         <span>
           {partLine(part, system)}
-          {cut && 'lengthM' in cut ? `, to cut ${showLength(cut.lengthM, system)}` : ''}
+          {cutM === null ? '' : `, to cut ${showLength(cutM, system)}`}
         </span>
       </span>
     </li>

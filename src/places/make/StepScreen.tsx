@@ -37,7 +37,7 @@ export function StepScreen({ run, plan, names }: StepScreenProps) {
 }
 
 function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: MakeStep }) {
-  const { settings } = useMake();
+  const settings = useMake((state) => state.settings);
   const { system, spoken, trueSize, screenPxPerMm } = settings;
   const [sheet, setSheet] = useState<'note' | 'spoiled' | 'trueSize' | null>(null);
   const index = names.indexOf(step.id);

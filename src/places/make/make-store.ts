@@ -5,7 +5,7 @@
 import { create } from 'zustand';
 import { lureIdSchema, type Lure } from '@/core/lure/lure';
 import { planMake, type MakeStep, type NoWay, type Plan } from '@/core/make/plan';
-import type { Run } from '@/core/make/run';
+import type { Run, ToMake } from '@/core/make/run';
 import { USUAL_SETTINGS, type Settings } from '@/data/settings';
 import type { OpenRun, RemovedRun } from '@/data/run-store';
 import { stores } from '@/data/stores';
@@ -61,10 +61,9 @@ export async function openMake(asked: URLSearchParams): Promise<void> {
   if (!read.ok) return fail(storageFailureWords(read.failure));
   const { lure } = read.value.history;
   const plan = planMake(lure.build);
+  if (plan.outcome === 'noWay') return setState({ make: { state: 'noWay', lure, why: plan.why } });
   const list = await runs.list(lure.id);
   const underWay = list.ok ? list.value.filter(({ stage }) => stage !== 'made') : [];
-  // A run keeps the build it began with, so it can be gone on with even when the lure can no longer be made.
-  if (plan.outcome === 'noWay') return setState({ make: { state: 'noWay', lure, why: plan.why } });
   setState({ make: { state: 'lure', lure, plan, underWay } });
 }
 
@@ -72,7 +71,7 @@ function fail(reason: string): void {
   setState({ make: { state: 'failed', reason } });
 }
 
-export async function startNew(lure: Lure): Promise<void> {
+export async function startNew(lure: ToMake): Promise<void> {
   const started = await stores().runs.start(lure);
   if (started.ok) showRun(started.value.run);
   else setState({ unsaved: storageFailureWords(started.failure) });
