@@ -10,8 +10,9 @@ import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
 import { itemIdSchema } from '../src/core/lure/lure';
 import { weigh } from '../src/core/lure/weigh';
 import { CATALOGUE, partsOfKind } from '../src/core/parts/catalogue';
-import { predict, stallSpeeds } from '../src/core/predict';
-import { rides } from '../src/core/ride';
+import { predictSpin } from '../src/core/predict/spin';
+import { stallSpeeds } from '../src/core/predict/stalls';
+import { rides } from '../src/core/predict/ride';
 import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
@@ -66,13 +67,13 @@ export function coreFigures(): Figure[] {
       slowSpin(blade, GOOD_CLEVIS_BEARING, RHO, prepared.weightInWaterN, 0.8, 20),
     ),
     ...beside(
-      ms('40-point curve with spreads', 20, () => predict(lure.build, LAKE_WATER, CURVE)),
+      ms('40-point curve with spreads', 20, () => predictSpin(lure.build, LAKE_WATER, CURVE)),
       () => {
         for (const speed of CURVE) for (let i = 0; i < 7; i++) plainSpin(blade, RHO, speed);
       },
       'by a general root finder, nested',
     ),
-    ms('one speed with spreads', null, () => predict(lure.build, LAKE_WATER, [0.8])),
+    ms('one speed with spreads', null, () => predictSpin(lure.build, LAKE_WATER, [0.8])),
     ...beside(
       ms('stall band of one blade', 500, () => stallSpeed(prepared, GOOD_CLEVIS_BEARING, level)),
       () => [false, true].map((isFree) => slowStall(blade, GOOD_CLEVIS_BEARING, RHO, isFree)),

@@ -10,8 +10,9 @@ import { applyEdits, editSchema, type Edit } from '../src/core/lure/edit';
 import type { ItemId, Lure } from '../src/core/lure/lure';
 import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
 import { LAKE_WATER } from '../src/core/hydro/water';
-import { predict, type BladePrediction } from '../src/core/predict';
-import { rides, sinkRate, type Ride } from '../src/core/ride';
+import { predictSpin, type BladePrediction } from '../src/core/predict/spin';
+import { nominalCrossings } from '../src/core/predict/crossings';
+import { rides, type Ride } from '../src/core/predict/ride';
 import { readQuantity } from '../src/core/units/read';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { findingWords, repairWords } from '../src/words/finding-words';
@@ -168,14 +169,14 @@ function listParts({ kind, pattern }: CommandOptions) {
 }
 
 function predictions(lure: Lure, speeds: readonly number[], lineOutM: number) {
-  const prediction = predict(lure.build, LAKE_WATER, speeds);
+  const prediction = predictSpin(lure.build, LAKE_WATER, speeds);
   const ride = rides(lure.build, LAKE_WATER, speeds, USUAL_OUTFIT, [lineOutM]);
   return {
     lure: lure.id,
     water: { temperature_k: LAKE_WATER.temperatureK, salinity_g_per_kg: LAKE_WATER.salinityGPerKg },
     mass_g: ride.massKg * 1000,
     sinking_weight_n: ride.sinkingN,
-    sink_rate_m_s: sinkRate(lure.build, LAKE_WATER),
+    sink_rate_m_s: nominalCrossings(lure.build, LAKE_WATER).sinkMps,
     arm_natural_hz: ride.armHz,
     line_out_m: lineOutM,
     at: speeds.map((speed, i) => {

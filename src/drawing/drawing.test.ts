@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { LAKE_WATER } from '../core/hydro/water';
-import { predict } from '../core/predict';
+import { predictSpin } from '../core/predict/spin';
 import { edited, itemId, on, part, plainSpinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { PATTERNS } from '../core/parts/blade-pattern';
@@ -183,7 +183,7 @@ describe('the stage', () => {
           spinSeats(build, layout),
           filmSeats(layout),
           deltaSeats(layout),
-          predict(build, LAKE_WATER, [0.8]),
+          predictSpin(build, LAKE_WATER, [0.8]),
         );
         const view = viewOf(stageScale(layout, motions, width, height));
         expect(view.heightPx).toBeLessThanOrEqual(height + 1);

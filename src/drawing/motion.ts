@@ -9,7 +9,7 @@ import type { DeltaSeat, FilmSeat, SpinSeat } from '../core/lure/spin-seats';
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { bladeReach } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
-import type { Prediction } from '../core/predict';
+import type { SpinPrediction } from '../core/predict/spin';
 import { lobeOfBlade, lobeOfDelta, lobeOfFilm, type Lobe } from './blade-mesh';
 
 export interface Motion {
@@ -46,7 +46,7 @@ export function motionsOf(
   seats: readonly SpinSeat[],
   films: readonly FilmSeat[],
   deltas: readonly DeltaSeat[],
-  prediction: Prediction,
+  prediction: SpinPrediction,
 ): Motion[] {
   const turning = (station: ItemId) => {
     const at = prediction.blades.find((each) => each.station === station)?.at[0];

@@ -2,7 +2,7 @@
 import { never } from '../core/never';
 import type { Stall } from '../core/hydro/stall';
 import type { BladeState } from '../core/lure/bearing';
-import type { BladePrediction } from '../core/predict';
+import type { BladePrediction } from '../core/predict/spin';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit } from '../core/units/write';
 
@@ -43,6 +43,7 @@ export const BLADE_STATE_WORDS: Readonly<Record<BladeState, string>> = {
   clean: 'clean',
   weed: 'with weed on it',
   crossedClevis: 'with its clevis crossed',
+  collapsedGap: 'with its gap lost',
 };
 
 /** A start from hanging still takes this much more than the stall speed, as a twitch. Trade estimate. */

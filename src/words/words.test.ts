@@ -17,7 +17,7 @@ import { findings } from '../core/lure/findings';
 import { cutLengths } from '../core/lure/lengths';
 import { lureMass } from '../core/lure/mass';
 import { LAKE_WATER } from '../core/hydro/water';
-import { predict } from '../core/predict';
+import { predictSpin } from '../core/predict/spin';
 import { handlingCaution } from './caution-words';
 import { costWords, findingWords, repairWords } from './finding-words';
 import { refusalWords } from './refusal-words';
@@ -133,7 +133,7 @@ describe('any lure that can be reached', () => {
             }
           }
           for (const cost of costOfChange(start.build, lure.build)) expectWords(costWords(cost, lure.build, system));
-          for (const { at } of predict(lure.build, LAKE_WATER, [0, speedMps, 9]).blades) {
+          for (const { at } of predictSpin(lure.build, LAKE_WATER, [0, speedMps, 9]).blades) {
             for (const each of at) {
               const words = stillWords(each);
               if (each.outcome === 'turning') expect(words).toBeNull();

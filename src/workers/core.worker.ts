@@ -1,9 +1,10 @@
 /** The core behind a worker's door, for what would hold up the hand. */
 import { expose } from 'comlink';
 import { weigh } from '../core/lure/weigh';
-import { predict, stallSpeeds } from '../core/predict';
+import { predictSpin } from '../core/predict/spin';
+import { stallSpeeds } from '../core/predict/stalls';
 
-const coreWorker = { predict, stallSpeeds, weigh };
+const coreWorker = { predictSpin, stallSpeeds, weigh };
 
 export type CoreWorker = typeof coreWorker;
 

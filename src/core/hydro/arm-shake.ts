@@ -61,11 +61,19 @@ export function naturalHz(arm: Arm): number {
  * @param forceN rotating force of the blade
  * @param rateHz how often it comes round
  * @param dragN the blade's drag, at speedMps: damps the arm
+ * @param dampingBy how much more the arm is damped than the model says
  */
-export function shakeOfArm(arm: Arm, forceN: number, rateHz: number, dragN: number, speedMps: number): Shake {
+export function shakeOfArm(
+  arm: Arm,
+  forceN: number,
+  rateHz: number,
+  dragN: number,
+  speedMps: number,
+  dampingBy = 1,
+): Shake {
   const stiffness = armStiffness(arm);
   const ratio = rateHz / naturalHz(arm);
-  const damping = armDamping(arm, dragN, speedMps);
+  const damping = dampingBy * armDamping(arm, dragN, speedMps);
   const magnified = 1 / Math.hypot(1 - ratio ** 2, 2 * damping * ratio);
   return {
     amplitudeM: (forceN / stiffness) * magnified,

@@ -3,7 +3,8 @@ import { bait, edited, itemId, part, plainBait, plainBuzz } from '@/testing/lure
 import { swivelBearing } from '../lure/bearing';
 import type { Lure } from '../lure/lure';
 import { partsOfKind } from '../parts/catalogue';
-import { predict, stallSpeeds } from '../predict';
+import { predictSpin } from '../predict/spin';
+import { stallSpeeds } from '../predict/stalls';
 import { deltaBearing, deltaSpinBlade } from './delta-blade';
 import { GOOD_CLEVIS_BEARING, steadySpin, type Turning } from './spin';
 import { LAKE_WATER } from './water';
@@ -18,7 +19,7 @@ function spun(blade: (typeof blades)[number], speedMps: number): Turning {
 }
 
 const rates = (lure: Lure, state: 'clean' | 'weed' = 'clean') =>
-  predict(lure.build, LAKE_WATER, [0.8], state).blades.map(({ at: [at] }) =>
+  predictSpin(lure.build, LAKE_WATER, [0.8], state).blades.map(({ at: [at] }) =>
     at?.outcome === 'turning' ? at.rateHz.value : 0,
   );
 

@@ -1,14 +1,19 @@
 /** Rod, reel and line, as far as the water feels them. */
 import * as z from 'zod/mini';
 import '../schema';
+import type { FishingLine } from './towed-line';
+
+export const LINE_KINDS = ['braid', 'nylon', 'fluorocarbon'] as const;
+export type LineKind = (typeof LINE_KINDS)[number];
+export const LINE_SWIVELS = ['none', 'free', 'gritty', 'rusty'] as const;
 
 export const outfitSchema = z.strictObject({
   line: z.strictObject({
+    kind: z.enum(LINE_KINDS),
     diameterM: z.number().check(z.minimum(0.00005), z.maximum(0.003)),
-    densityKgM3: z.number().check(z.minimum(500), z.maximum(12000)),
-    normalDrag: z.number().check(z.minimum(0.5), z.maximum(2)),
-    skinDrag: z.number().check(z.minimum(0), z.maximum(0.1)),
   }),
+  /** Between line and lure. */
+  swivel: z.enum(LINE_SWIVELS),
   /** Rod tip above the surface, m. */
   tipHeightM: z.number().check(z.minimum(0), z.maximum(8)),
   /** From the rod's tip to the lure, m. */
@@ -16,9 +21,38 @@ export const outfitSchema = z.strictObject({
 });
 export type Outfit = z.infer<typeof outfitSchema>;
 
-/** Braid of 0.20 mm, the rod's tip a metre up, half a cast out. Drag of a thin cylinder at these speeds; the rest trade estimates. */
+/** Braid of 0.20 mm, no swivel before the lure, the rod's tip a metre up, half a cast out. */
 export const USUAL_OUTFIT: Outfit = {
-  line: { diameterM: 0.0002, densityKgM3: 980, normalDrag: 1.2, skinDrag: 0.01 },
+  line: { kind: 'braid', diameterM: 0.0002 },
+  swivel: 'none',
   tipHeightM: 1,
   lineOutM: 10,
 };
+
+interface Stuff {
+  readonly densityKgM3: number;
+  readonly normalDrag: number;
+  readonly skinDrag: number;
+  /** Stiffness against twist of a solid strand of it, Pa. */
+  readonly shearPa: number;
+}
+
+/**
+ * Densities from handbooks; drag of a thin cylinder at these speeds (Hoerner, Fluid-Dynamic Drag, ch. 3); the braid's weave
+ * rubs more; shear of wet line, and of loosely laid fibres, are trade estimates.
+ */
+const STUFF: Readonly<Record<LineKind, Stuff>> = {
+  braid: { densityKgM3: 980, normalDrag: 1.2, skinDrag: 0.01, shearPa: 3e7 },
+  nylon: { densityKgM3: 1140, normalDrag: 1.2, skinDrag: 0.008, shearPa: 4e8 },
+  fluorocarbon: { densityKgM3: 1780, normalDrag: 1.2, skinDrag: 0.008, shearPa: 6e8 },
+};
+
+export function fishingLine({ kind, diameterM }: Outfit['line']): FishingLine {
+  const { densityKgM3, normalDrag, skinDrag } = STUFF[kind];
+  return { diameterM, densityKgM3, normalDrag, skinDrag };
+}
+
+/** Torque that twists a metre of it by a radian, N·m²: G π d⁴/32 of a solid round strand. */
+export function lineTorsion({ kind, diameterM }: Outfit['line']): number {
+  return (STUFF[kind].shearPa * Math.PI * diameterM ** 4) / 32;
+}

@@ -6,7 +6,8 @@ import { partsOfKind } from '../parts/catalogue';
 import { bladeStrips } from '../parts/outline';
 import { takeOff, threadParts } from '../lure/editing';
 import type { Lure } from '../lure/lure';
-import { predict, stallSpeeds } from '../predict';
+import { predictSpin } from '../predict/spin';
+import { stallSpeeds } from '../predict/stalls';
 import { ellipticE } from './elliptic';
 import { filmBearing, filmSpinBlade } from './film-blade';
 import { GOOD_CLEVIS_BEARING, steadySpin } from './spin';
@@ -183,7 +184,7 @@ describe('on a lure', () => {
   const stalls = (lure: Lure, state?: 'weed' | 'crossedClevis') =>
     stallSpeeds(lure.build, LAKE_WATER, state).map(({ stall }) => band(stall));
   const rate = (lure: Lure, state?: 'weed' | 'crossedClevis') => {
-    const [at] = predict(lure.build, LAKE_WATER, [0.8], state).blades[0]?.at ?? [];
+    const [at] = predictSpin(lure.build, LAKE_WATER, [0.8], state).blades[0]?.at ?? [];
     return at?.outcome === 'turning' ? at : null;
   };
   const sound = plainSpinner();
@@ -225,7 +226,7 @@ describe('on a lure', () => {
 
   it('ordering 18: the gap changes the rear blade’s rate and the beat; behind another it stalls sooner than alone', () => {
     const at = (beads: number) => {
-      const { blades, beats } = predict(tandem(beads).build, LAKE_WATER, [0.8]);
+      const { blades, beats } = predictSpin(tandem(beads).build, LAKE_WATER, [0.8]);
       const rear = blades[1]?.at[0];
       if (rear?.outcome !== 'turning') throw new Error('the rear blade turns');
       const beat = beats[0]?.at[0];
@@ -250,8 +251,8 @@ describe('on a lure', () => {
         ['blade-french-k1', on('clevis-2', 'hung')],
       ],
     );
-    expect(predict(apart.build, LAKE_WATER, [0.8]).beats).toHaveLength(1);
+    expect(predictSpin(apart.build, LAKE_WATER, [0.8]).beats).toHaveLength(1);
     const nested = edited(apart, { kind: 'move', from: 1, to: 3 });
-    expect(predict(nested.build, LAKE_WATER, [0.8]).beats).toEqual([]);
+    expect(predictSpin(nested.build, LAKE_WATER, [0.8]).beats).toEqual([]);
   });
 });

@@ -51,7 +51,9 @@ export function lineWeight({ diameterM, densityKgM3 }: FishingLine, waterDensity
   return (densityKgM3 - waterDensityKgM3) * (Math.PI / 4) * diameterM ** 2 * GRAVITY_MPS2;
 }
 
+/** For an answer, and for the edge of a band, which is wide anyway. */
 const STEPS = 120;
+export const STEPS_FOR_BAND = 40;
 
 /**
  * How deep the lure runs with each of these lengths out, from the rod's tip to the lure.
@@ -66,27 +68,20 @@ export function lineShapes(
   lengthsOutM: readonly number[],
   steps = STEPS,
 ): LineShape[] {
-  const { tipHeightM } = setting;
-  const longestM = Math.max(0, ...lengthsOutM);
-  const up = integrate(line, pull, setting, longestM, steps);
-  return lengthsOutM.map((lengthM): LineShape => {
-    if (pull.downN <= 0) return { outcome: 'rises' };
-    if (up.sinAt(0) * lengthM <= tipHeightM) return { outcome: 'surfaces' };
-    // In the water up to where what is left reaches from the surface to the tip.
-    let [under, over] = [0, lengthM];
-    for (let i = 0; i < 48; i++) {
-      const s = (under + over) / 2;
-      if (up.sinAt(s) * (lengthM - s) > tipHeightM) under = s;
-      else over = s;
-    }
-    return { outcome: 'sinks', depthM: up.depthAt(over), inWaterM: over, tipPullN: up.pullAt(over) };
-  });
+  if (pull.downN <= 0) return lengthsOutM.map(() => ({ outcome: 'rises' }));
+  const up = integrate(line, pull, setting, Math.max(0, ...lengthsOutM), steps);
+  return lengthsOutM.map((lengthM) => shapeOf(up, lengthM, setting.tipHeightM));
 }
 
+/** The line from the lure up: pull forward and up and depth gained at its nodes, which lie at S(i/N)². */
 interface Integrated {
-  readonly sinAt: (s: number) => number;
-  readonly depthAt: (s: number) => number;
-  readonly pullAt: (s: number) => number;
+  readonly lengthM: number;
+  readonly steps: number;
+  /** The last node with a pull; above it the line lies level. */
+  readonly last: number;
+  readonly forwardN: Float64Array;
+  readonly upN: Float64Array;
+  readonly gainM: Float64Array;
 }
 
 function integrate(
@@ -101,39 +96,72 @@ function integrate(
   const normal = dynamic * line.normalDrag * line.diameterM;
   const skin = dynamic * line.skinDrag * Math.PI * line.diameterM;
   const weight = lineWeight(line, rho);
-  const [forward, upward, depth] = [[pull.aftN], [pull.downN], [0]];
-  const slope = (h: number, v: number) => {
-    const t = Math.hypot(h, v);
-    const [cos, sin] = [h / t, v / t];
-    const across = normal * sin * Math.abs(sin);
-    const along = skin * cos * cos;
-    return { dh: Math.abs(across * sin) + along * cos, dv: weight - across * cos + along * sin, dz: sin };
-  };
-  for (let i = 0; i < steps; i++) {
+  const forwardN = new Float64Array(steps + 1);
+  const upN = new Float64Array(steps + 1);
+  const gainM = new Float64Array(steps + 1);
+  let [h, v, z] = [pull.aftN, pull.downN, 0];
+  [forwardN[0], upN[0]] = [h, v];
+  let last = 0;
+  for (let i = 0; i < steps && v > 0; i++) {
     const step = (lengthM * (2 * i + 1)) / steps ** 2;
-    const [h, v, z] = [forward[i] ?? 0, upward[i] ?? 0, depth[i] ?? 0];
-    const k1 = slope(h, v);
-    const k2 = slope(h + (step / 2) * k1.dh, v + (step / 2) * k1.dv);
-    const k3 = slope(h + (step / 2) * k2.dh, v + (step / 2) * k2.dv);
-    const k4 = slope(h + step * k3.dh, v + step * k3.dv);
-    const mean = (a: number, b: number, c: number, d: number) => (step * (a + 2 * b + 2 * c + d)) / 6;
-    forward.push(h + mean(k1.dh, k2.dh, k3.dh, k4.dh));
-    upward.push(v + mean(k1.dv, k2.dv, k3.dv, k4.dv));
-    depth.push(z + mean(k1.dz, k2.dz, k3.dz, k4.dz));
-    if ((upward[i + 1] ?? 0) <= 0) {
-      upward[i + 1] = 0;
-      break;
+    let [sumH, sumV, sumZ] = [0, 0, 0];
+    let [atH, atV] = [h, v];
+    for (let stage = 0; stage < 4; stage++) {
+      const t = Math.sqrt(atH * atH + atV * atV);
+      const [cos, sin] = [atH / t, atV / t];
+      const across = normal * sin * Math.abs(sin);
+      const along = skin * cos * cos;
+      const dh = Math.abs(across * sin) + along * cos;
+      const dv = weight - across * cos + along * sin;
+      const share = stage === 1 || stage === 2 ? 2 : 1;
+      sumH += share * dh;
+      sumV += share * dv;
+      sumZ += share * sin;
+      const ahead = stage === 2 ? step : step / 2;
+      atH = h + ahead * dh;
+      atV = v + ahead * dv;
     }
+    h += (step * sumH) / 6;
+    v = Math.max(0, v + (step * sumV) / 6);
+    z += (step * sumZ) / 6;
+    last = i + 1;
+    [forwardN[last], upN[last], gainM[last]] = [h, v, z];
   }
-  const at = (values: readonly number[]) => (s: number) => {
-    const place = Math.min(lengthM > 0 ? steps * Math.sqrt(s / lengthM) : 0, values.length - 1);
-    const i = Math.max(Math.min(Math.floor(place), values.length - 2), 0);
-    const [a, b] = [values[i] ?? values[0] ?? 0, values[i + 1] ?? values[0] ?? 0];
-    // Within a step by the length along the line, which grows with the square of its number.
-    const [from, to] = [i ** 2, (i + 1) ** 2];
-    return a + (b - a) * ((place ** 2 - from) / (to - from));
+  return { lengthM, steps, last, forwardN, upN, gainM };
+}
+
+/** In the water up to where what is left of it reaches, straight, from the surface to the tip. */
+function shapeOf(up: Integrated, lengthM: number, tipHeightM: number): LineShape {
+  const { steps, last, forwardN, upN, gainM } = up;
+  const nodeM = (i: number) => up.lengthM * (i / steps) ** 2;
+  const pullN = (i: number) => Math.hypot(forwardN[i] ?? 0, upN[i] ?? 0);
+  const sine = (i: number) => (upN[i] ?? 0) / pullN(i);
+  const reaches = (i: number) => sine(i) * (lengthM - nodeM(i)) > tipHeightM;
+  if (!reaches(0)) return { outcome: 'surfaces' };
+  // The node before the surface: what is left still reaches from it, and no longer from the next.
+  let [under, over] = [0, last + 1];
+  while (over - under > 1) {
+    const middle = (under + over) >> 1;
+    if (reaches(middle)) under = middle;
+    else over = middle;
+  }
+  if (under >= last) {
+    // It came level or to its end before the surface; what is left of it lies there.
+    return { outcome: 'sinks', depthM: gainM[last] ?? 0, inWaterM: lengthM, tipPullN: pullN(last) };
+  }
+  const [s0, s1] = [nodeM(under), nodeM(under + 1)];
+  const [sin0, sin1] = [sine(under), sine(under + 1)];
+  // Between two nodes the sine runs straight with s: (sin0 + t·Δsin)(left − t·Δs) = tip height, 0 ≤ t ≤ 1.
+  const [ds, dsin, left] = [s1 - s0, sin1 - sin0, lengthM - s0];
+  const [a, b, c] = [-dsin * ds, dsin * left - sin0 * ds, sin0 * left - tipHeightM];
+  const disc = Math.sqrt(Math.max(0, b * b - 4 * a * c));
+  const t = Math.min(1, Math.max(0, Math.abs(a) < 1e-15 ? -c / b : (2 * c) / (-b + disc)));
+  const between = (values: Float64Array) =>
+    (values[under] ?? 0) + t * ((values[under + 1] ?? 0) - (values[under] ?? 0));
+  return {
+    outcome: 'sinks',
+    depthM: between(gainM),
+    inWaterM: s0 + t * ds,
+    tipPullN: Math.hypot(between(forwardN), between(upN)),
   };
-  const pulls = forward.map((h, i) => Math.hypot(h, upward[i] ?? 0));
-  const sines = upward.map((v, i) => v / (pulls[i] ?? 1));
-  return { sinAt: at(sines), depthAt: at(depth), pullAt: at(pulls) };
 }

@@ -7,11 +7,10 @@
  * Side pull of a blade at the surface: each stroke of it is a paddle's, to its own hand: atan(k_s D_blade/D).
  */
 
-/** Weight in water at its place up and sideways from the line of pull. */
-export interface KeelWeight {
-  readonly yM: number;
-  readonly zM: number;
-  readonly weightN: number;
+/** Moments of the weights in water about the line of pull, N·m: of what stands up from it, and of what stands aside. */
+export interface Keel {
+  readonly upNm: number;
+  readonly asideNm: number;
 }
 
 export type Lean =
@@ -23,9 +22,7 @@ export type Lean =
 /** A keel of less is none: a hair of weight a hair below. N·m. */
 const LEAST_KEEL_NM = 1e-6;
 
-export function leanOf(weights: readonly KeelWeight[], torqueNm: number): Lean {
-  const y = weights.reduce((sum, { yM, weightN }) => sum + yM * weightN, 0);
-  const z = weights.reduce((sum, { zM, weightN }) => sum + zM * weightN, 0);
+export function leanOf({ upNm: y, asideNm: z }: Keel, torqueNm: number): Lean {
   const keelNm = Math.hypot(y, z);
   if (keelNm < LEAST_KEEL_NM) return { outcome: 'noKeel' };
   if (Math.abs(torqueNm) > keelNm) return { outcome: 'turnsOver', torqueNm, keelNm };
@@ -38,14 +35,18 @@ export function leanOf(weights: readonly KeelWeight[], torqueNm: number): Lean {
 }
 
 /** Share of a surface blade's drag that pushes it aside. Trade estimate. */
-const ASIDE_SHARE = 0.35;
+export const ASIDE_SHARE = 0.35;
 
 /**
  * @param blades drag of each, and its hand: 1 for one that pulls right, −1 left
  * @returns off the pull, to the right of one who looks after it, rad
  */
-export function sidePull(blades: readonly { readonly dragN: number; readonly hand: 1 | -1 }[], dragN: number): number {
-  const aside = blades.reduce((sum, blade) => sum + blade.hand * ASIDE_SHARE * blade.dragN, 0);
+export function sidePull(
+  blades: readonly { readonly dragN: number; readonly hand: 1 | -1 }[],
+  dragN: number,
+  share = ASIDE_SHARE,
+): number {
+  const aside = blades.reduce((sum, blade) => sum + blade.hand * share * blade.dragN, 0);
   return dragN > 0 ? Math.atan(aside / dragN) : 0;
 }
 

@@ -11,8 +11,12 @@
  *     a turning blade                       its own drag, along its axle, as an autorotating rotor's; aft behind a swivel
  * The two across the lure act at right angles to it: sin θ of them aft, cos θ up. M falls through zero at the angle the
  * lure hangs at; then D = ΣF_x, L = ΣF_y without the weights, and tan γ = (W′ − L)/D is the slope of the line at the lure.
+ *
+ * All of it is linear in the areas and weights, so a lure is twelve sums (`sumsOf`), worked out once for all speeds.
+ * In the horizontal plane the same holds without weights: θ is then the yaw (`yawOf`).
  * Source: sums over slender bodies as in any text on towed bodies; coefficients in lure/bodies.ts.
  */
+import { findRoot } from './root';
 import { GRAVITY_MPS2 } from './water';
 
 export interface TrimBody {
@@ -42,44 +46,106 @@ export interface Trim {
   readonly sinkingN: number;
 }
 
-const STEEPEST_RAD = 1.55;
-const ROUNDS = 44;
-
-export function trimOf(bodies: readonly TrimBody[], drags: readonly TrimDrag[], rho: number, speedMps: number): Trim {
-  const q = 0.5 * rho * speedMps ** 2;
-  const at = (pitch: number) => forces(bodies, drags, rho, q, pitch);
-  // With the tail light it hangs nose down: the moment changes sign once between the two.
-  let [low, high] = [-STEEPEST_RAD, STEEPEST_RAD];
-  for (let i = 0; i < ROUNDS; i++) {
-    const middle = (low + high) / 2;
-    if (at(middle).lowersTail > 0) low = middle;
-    else high = middle;
-  }
-  const pitchRad = (low + high) / 2;
-  const { dragN, liftN, sinkingN } = at(pitchRad);
-  return { pitchRad, dragN, liftN, sinkingN };
+/** A quantity summed over the bodies, and its first moments about the tie. */
+interface Sum {
+  readonly all: number;
+  readonly x: number;
+  readonly y: number;
 }
 
-function forces(bodies: readonly TrimBody[], drags: readonly TrimDrag[], rho: number, q: number, pitch: number) {
+export interface TrimSums {
+  readonly weightN: Sum;
+  readonly axialM2: Sum;
+  readonly sideM2: Sum;
+  readonly slopeM2: Sum;
+}
+
+export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
+  return {
+    weightN: summed(bodies, ({ massKg, volumeM3 }) => (massKg - rho * volumeM3) * GRAVITY_MPS2),
+    axialM2: summed(bodies, ({ axialM2 }) => axialM2),
+    sideM2: summed(bodies, ({ sideM2 }) => sideM2),
+    slopeM2: summed(bodies, ({ slopeM2 }) => slopeM2),
+  };
+}
+
+function summed(bodies: readonly TrimBody[], of: (body: TrimBody) => number): Sum {
+  let [all, x, y] = [0, 0, 0];
+  for (const body of bodies) {
+    const value = of(body);
+    all += value;
+    x += value * body.xM;
+    y += value * body.yM;
+  }
+  return { all, x, y };
+}
+
+const STEEPEST_RAD = 1.55;
+const TOLERANCE_RAD = 1e-10;
+/** Near a pitch that is known, for the edge of a band: how far to look, and how closely. */
+const NEAR_RAD = 0.08;
+const NEAR_TOLERANCE_RAD = 1e-6;
+
+/** @param nearRad a pitch it is known to be near: then found sooner, to a millionth of a radian */
+export function trimOf(
+  sums: TrimSums,
+  drags: readonly TrimDrag[],
+  rho: number,
+  speedMps: number,
+  nearRad: number | null = null,
+): Trim {
+  const q = 0.5 * rho * speedMps ** 2;
+  const pitchRad = balancedPitch((pitch) => tailMoment(sums, drags, q, pitch), nearRad);
+  const [sin, cos] = [Math.sin(pitchRad), Math.cos(pitchRad)];
+  const across = q * (sums.slopeM2.all * sin * cos + sums.sideM2.all * sin * Math.abs(sin));
+  let dragN = q * sums.axialM2.all * cos * cos + across * sin;
+  let liftN = across * cos;
+  for (const { dragN: blade, axleRad } of drags) {
+    const along = axleRad === null ? 0 : axleRad - pitchRad;
+    dragN += blade * Math.cos(along);
+    liftN += blade * Math.sin(along);
+  }
+  return { pitchRad, dragN, liftN, sinkingN: sums.weightN.all };
+}
+
+function balancedPitch(lowersTail: (pitchRad: number) => number, nearRad: number | null): number {
+  if (nearRad !== null) {
+    const near = findRoot(lowersTail, nearRad - NEAR_RAD, nearRad + NEAR_RAD, NEAR_TOLERANCE_RAD);
+    if (near.outcome === 'converged') return near.x;
+  }
+  // With the tail light it hangs nose down: the moment changes sign once between the two.
+  const root = findRoot(lowersTail, -STEEPEST_RAD, STEEPEST_RAD, TOLERANCE_RAD);
+  if (root.outcome === 'converged') return root.x;
+  return root.outcome === 'noBracket' && root.fHigh > 0 ? STEEPEST_RAD : -STEEPEST_RAD;
+}
+
+/** How far the lure turns its tail aside, rad: `sums` and drags with y to the side, and no weights. */
+export function yawOf(sums: TrimSums, drags: readonly TrimDrag[], rho: number, speedMps: number): number {
+  const isStraight =
+    [sums.axialM2, sums.sideM2, sums.slopeM2].every(({ y }) => y === 0) && drags.every(({ yM }) => yM === 0);
+  return isStraight ? 0 : trimOf({ ...sums, weightN: { all: 0, x: 0, y: 0 } }, drags, rho, speedMps).pitchRad;
+}
+
+function tailMoment(
+  { weightN, axialM2, sideM2, slopeM2 }: TrimSums,
+  drags: readonly TrimDrag[],
+  q: number,
+  pitch: number,
+) {
   const [sin, cos] = [Math.sin(pitch), Math.cos(pitch)];
-  let [lowersTail, dragN, liftN, sinkingN] = [0, 0, 0, 0];
-  for (const { xM, yM, massKg, volumeM3, axialM2, sideM2, slopeM2 } of bodies) {
-    const [x, y] = [xM * cos + yM * sin, -xM * sin + yM * cos];
-    const weight = (massKg - rho * volumeM3) * GRAVITY_MPS2;
-    const across = q * (slopeM2 * sin * cos + sideM2 * sin * Math.abs(sin));
-    const aft = q * axialM2 * cos * cos + across * sin;
-    const up = across * cos;
-    lowersTail += x * (weight - up) + y * aft;
-    dragN += aft;
-    liftN += up;
-    sinkingN += weight;
+  const [bySlope, bySide] = [q * sin * cos, q * sin * Math.abs(sin)];
+  const acrossX = bySlope * slopeM2.x + bySide * sideM2.x;
+  const acrossY = bySlope * slopeM2.y + bySide * sideM2.y;
+  let moment =
+    weightN.x * cos +
+    weightN.y * sin -
+    (acrossX * cos + acrossY * sin) * cos +
+    (acrossY * cos - acrossX * sin) * sin +
+    q * cos * cos * (axialM2.y * cos - axialM2.x * sin);
+  for (const drag of drags) {
+    const [x, y] = [drag.xM * cos + drag.yM * sin, drag.yM * cos - drag.xM * sin];
+    if (drag.axleRad === null) moment += y * drag.dragN;
+    else moment += drag.dragN * (y * Math.cos(drag.axleRad - pitch) - x * Math.sin(drag.axleRad - pitch));
   }
-  for (const { xM, yM, dragN: blade, axleRad } of drags) {
-    const along = axleRad === null ? 0 : axleRad - pitch;
-    const [aft, up] = [blade * Math.cos(along), blade * Math.sin(along)];
-    lowersTail += (-xM * sin + yM * cos) * aft - (xM * cos + yM * sin) * up;
-    dragN += aft;
-    liftN += up;
-  }
-  return { lowersTail, dragN, liftN, sinkingN };
+  return moment;
 }

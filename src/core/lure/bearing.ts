@@ -36,7 +36,7 @@ export const LEAST_PLAY_M = 0.0002;
 const PINCH_TORQUE_NM = 3e-5;
 
 /** A state a blade gets into on the water, to try what it does. */
-export const BLADE_STATES = ['clean', 'weed', 'crossedClevis'] as const;
+export const BLADE_STATES = ['clean', 'weed', 'crossedClevis', 'collapsedGap'] as const;
 export type BladeState = (typeof BLADE_STATES)[number];
 
 /** A strand of weed round the clevis drags and holds; trade estimate. */
@@ -72,6 +72,9 @@ export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'c
       return clean;
     case 'weed':
       return { ...clean, steadyTorqueNm: clean.steadyTorqueNm + WEED_TORQUE_NM };
+    case 'collapsedGap':
+      // What kept them apart is gone: the blade is pinched between what stands before and behind it.
+      return { ...clean, steadyTorqueNm: PINCH_TORQUE_NM };
     case 'crossedClevis':
       return {
         ...clean,
@@ -86,7 +89,7 @@ export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'c
  * Torque of a swivel of REFERENCE_BARREL_M by its condition, N·m: it grows with the square of its size, as its faces do.
  * A dear one turns no freer than a cheap one that is free. Trade estimates.
  */
-const SWIVEL_TORQUE_NM: Readonly<Record<SwivelCondition, number>> = { free: 3e-6, gritty: 3e-5, rusty: 1.5e-4 };
+export const SWIVEL_TORQUE_NM: Readonly<Record<SwivelCondition, number>> = { free: 3e-6, gritty: 3e-5, rusty: 1.5e-4 };
 const REFERENCE_BARREL_M = 0.004;
 
 /** The bearing of a blade behind a swivel: it turns with the swivel's rear eye, about the line of the pull. */

@@ -6,7 +6,8 @@ import { FIXED_FORMS } from '@/testing/wire-forms';
 import { LAKE_WATER } from '../hydro/water';
 import { bendAllowance, formedLength, wireIn } from '../parts/formed-wire';
 import type { Section, WireForm } from '../parts/wire-form';
-import { predict, stallSpeeds } from '../predict';
+import { predictSpin } from '../predict/spin';
+import { stallSpeeds } from '../predict/stalls';
 import { addBend, bendTo, straightenOut } from './bending';
 import { wireStretches } from './bend-marks';
 import { differences } from './difference';
@@ -155,7 +156,7 @@ describe('a spinner in two pieces', () => {
 });
 
 describe('blades behind a swivel', () => {
-  const rates = (lure: Lure) => predict(lure.build, LAKE_WATER, [0.8]).blades[0]?.at[0];
+  const rates = (lure: Lure) => predictSpin(lure.build, LAKE_WATER, [0.8]).blades[0]?.at[0];
   const rusted = (lure: Lure, condition: 'free' | 'gritty' | 'rusty') =>
     edited(lure, { kind: 'adjust', item: itemId('swivel-1'), changes: { state: { of: 'swivel', condition } } });
 
@@ -178,7 +179,7 @@ describe('blades behind a swivel', () => {
   it('a tandem has two rates and a beat; the rear blade meets slower water', () => {
     const tandem = DEMO_LURES.find(({ id }) => id === 'torvane-lanes');
     if (!tandem) throw new Error('a demo lure');
-    const { blades, beats } = predict(tandem.build, LAKE_WATER, [0.8]);
+    const { blades, beats } = predictSpin(tandem.build, LAKE_WATER, [0.8]);
     expect(blades).toHaveLength(2);
     expect(beats).toHaveLength(1);
     const rear = blades[1]?.at[0];
@@ -186,7 +187,7 @@ describe('blades behind a swivel', () => {
   });
 
   it('a buzz blade turns at a rate that grows with speed, either hand alike', () => {
-    const at = (id: string) => predict(plainBuzz(id).build, LAKE_WATER, [0.6, 1.2]).blades[0]?.at ?? [];
+    const at = (id: string) => predictSpin(plainBuzz(id).build, LAKE_WATER, [0.6, 1.2]).blades[0]?.at ?? [];
     const [slow, fast] = at('delta-2-right-36-bright');
     const [left] = at('delta-2-left-36-bright');
     if (slow?.outcome !== 'turning' || fast?.outcome !== 'turning' || left?.outcome !== 'turning')

@@ -3,7 +3,7 @@
  * Checks under checks/ hold for any assembly. A family's own are in family/.
  */
 import type { Part } from '../parts/part';
-import { predict, type Prediction } from '../predict';
+import { predictSpin, type SpinPrediction } from '../predict/spin';
 import { LAKE_WATER, type Water } from '../hydro/water';
 import { familyFindings } from '../family/families';
 import { armFindings } from './checks/arms';
@@ -25,7 +25,7 @@ export interface FindingsContext {
   /** The user's own rules. */
   readonly rules: readonly HookRule[];
   /** The lure predicted at that speed, where the caller has it already. */
-  readonly prediction?: Prediction;
+  readonly prediction?: SpinPrediction;
 }
 
 export const USUAL_CONTEXT: FindingsContext = { water: LAKE_WATER, speedMps: 0.8, rules: [] };
@@ -51,7 +51,7 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
 }
 
 function spreadsToCheck({ build }: Lure, { water, speedMps, prediction }: FindingsContext): Spreads {
-  const { blades } = prediction ?? predict(build, water, [speedMps]);
+  const { blades } = prediction ?? predictSpin(build, water, [speedMps]);
   return new Map(
     blades.map(({ station, at: [at] }) => [
       station,

@@ -121,7 +121,7 @@ export function spinners(
       placeM,
       meetsWakeAtM: DRIVEN_AT * prepared.reachM,
       nominal,
-      bearing: rubbing(bearingOf(layout, seated, state === 'weed' ? 'weed' : 'clean')),
+      bearing: rubbing(bearingOf(layout, seated, state === 'crossedClevis' ? 'clean' : state)),
       blade: (coefficients) => ({ ...prepared, coefficients }),
     };
   };
@@ -133,7 +133,16 @@ export function spinners(
     const prepared = deltaSpinBlade(blade, waterDensityKgM3);
     return threaded(item, blade.boreM, tipsM, prepared, DELTA_COEFFICIENTS, deltaBearing);
   });
-  return [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
+  const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
+  if (state !== 'collapsedGap') return all;
+  // All on the wire have come up against the first.
+  const onWire = new Set([...layout.strand.map(({ item }) => item.id), ...clevisBlades(build, layout)]);
+  const foremostM = all.find(({ station }) => onWire.has(station))?.placeM;
+  return all.map((each) => (onWire.has(each.station) ? { ...each, placeM: foremostM ?? each.placeM } : each));
+}
+
+function clevisBlades(build: Build, layout: Layout): ItemId[] {
+  return spinSeats(build, layout).flatMap(({ item, clevis }) => (clevis ? [item.id] : []));
 }
 
 function seatBearing(layout: Layout, { clevis, swivel, dropM }: SpinSeat, state: BladeState): Bearing {

@@ -1,7 +1,7 @@
 /** What each of many parts would do in a place: for choosing between them, so the coefficients stand as they are, no spread. */
 import type { Water } from '../hydro/water';
 import type { Part } from '../parts/part';
-import { predictNominal } from '../predict';
+import { nominalSpin } from '../predict/spin';
 import { restClearance } from './clearance';
 import { applyEdits } from './edit';
 import { layOut, trailingHooks } from './layout';
@@ -43,7 +43,7 @@ export function effectOf(lure: Lure, station: ItemId | null, water: Water, speed
   const clearances = spinSeats(build, layout).flatMap((seat) =>
     hooks.map((hook) => restClearance(layout, seat, hook).clearanceM),
   );
-  const spun = predictNominal(build, water, [speedMps]);
+  const spun = nominalSpin(build, water, [speedMps]);
   const own = spun.find((each) => each.station === station) ?? spun[0];
   const outcome = own?.outcomes[0];
   return {

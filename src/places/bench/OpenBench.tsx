@@ -6,7 +6,7 @@ import type { LureHistory } from '@/core/lure/history';
 import { lureMass } from '@/core/lure/mass';
 import { deltaSeats, filmSeats, spinSeats } from '@/core/lure/spin-seats';
 import { LAKE_WATER } from '@/core/hydro/water';
-import { predict, type Prediction } from '@/core/predict';
+import { predictSpin, type SpinPrediction } from '@/core/predict/spin';
 import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';
 import { motionsOf } from '@/drawing/motion';
@@ -82,7 +82,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   );
   const painted = asPainted.history.lure.build;
   const prediction = useMemo(
-    () => predict(painted, LAKE_WATER, [speedMps], bladeState),
+    () => predictSpin(painted, LAKE_WATER, [speedMps], bladeState),
     [painted, speedMps, bladeState],
   );
   const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
@@ -229,7 +229,7 @@ type AroundRoom = typeof AroundModule;
 const NOTHING_AROUND: Around = { findings: [], cuts: [] };
 
 /** All that stands around the drawing, worked out from the lure as last painted; null until that part of the app is there. */
-function useAround(history: LureHistory, prediction: Prediction, speedMps: number, isReady: boolean) {
+function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: number, isReady: boolean) {
   const { lure } = history;
   const { build } = lure;
   const picked = useBench((state) => state.picked);

@@ -12,11 +12,12 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import type { Prediction, StallPrediction } from '@/core/predict';
+import type { SpinPrediction } from '@/core/predict/spin';
+import type { StallPrediction } from '@/core/predict/stalls';
 import { FASTEST_SHOWN_MPS } from './speed';
 
 export interface RateCurveProps {
-  readonly prediction: Prediction;
+  readonly prediction: SpinPrediction;
   readonly stalls: readonly StallPrediction[];
   readonly speedMps: number;
   readonly rateHz: number | null;

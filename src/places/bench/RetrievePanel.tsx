@@ -3,7 +3,8 @@
 import dynamic from 'next/dynamic';
 import { memo, useId } from 'react';
 import { BLADE_STATES, type BladeState } from '@/core/lure/bearing';
-import type { Prediction, StallPrediction } from '@/core/predict';
+import type { SpinPrediction } from '@/core/predict/spin';
+import type { StallPrediction } from '@/core/predict/stalls';
 import { itemOf, type Build } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
 import type { Retrieve } from '@/data/settings';
@@ -20,7 +21,7 @@ const RateCurve = dynamic(() => import('./RateCurve'), { ssr: false });
 
 export interface RetrievePanelProps {
   readonly build: Build;
-  readonly prediction: Prediction;
+  readonly prediction: SpinPrediction;
 }
 
 /** The retrieve, and the rate against every other speed. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { memo } from 'react';
-import type { BladePrediction, Prediction } from '@/core/predict';
+import type { BladePrediction, SpinPrediction } from '@/core/predict/spin';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { decimalText, pullInWeight, type UnitSystem } from '@/core/units/write';
@@ -11,7 +11,7 @@ import { READOUT_WHY, stillWords } from '@/words/spin-words';
 
 export interface SpinReadoutsProps {
   readonly build: Build;
-  readonly prediction: Prediction;
+  readonly prediction: SpinPrediction;
   /** Rate of each blade before the last change, to show what the change did. */
   readonly ratesBefore: ReadonlyMap<ItemId, number>;
   readonly system: UnitSystem;
@@ -107,7 +107,7 @@ function Readouts({
 }
 
 /** Two blades at their own rates fall in and out of step. */
-export const BeatReadouts = memo(function BeatReadouts({ beats }: { readonly beats: Prediction['beats'] }) {
+export const BeatReadouts = memo(function BeatReadouts({ beats }: { readonly beats: SpinPrediction['beats'] }) {
   return beats.map(({ stations, at: [beat] }) =>
     beat ? (
       <BandedReadout

@@ -6,14 +6,14 @@ import { findings } from '@/core/lure/findings';
 import type { HookRule } from '@/core/lure/hook-rule';
 import { cutLengths, type CutLength } from '@/core/lure/lengths';
 import type { Lure } from '@/core/lure/lure';
-import type { Prediction } from '@/core/predict';
+import type { SpinPrediction } from '@/core/predict/spin';
 
 export interface Around {
   readonly findings: readonly Finding[];
   readonly cuts: readonly CutLength[];
 }
 
-export function aroundOf(lure: Lure, prediction: Prediction, speedMps: number, rules: readonly HookRule[]): Around {
+export function aroundOf(lure: Lure, prediction: SpinPrediction, speedMps: number, rules: readonly HookRule[]): Around {
   return {
     findings: findings(lure, { water: LAKE_WATER, speedMps, rules, prediction }, CATALOGUE),
     cuts: cutLengths(lure.build),

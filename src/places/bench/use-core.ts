@@ -4,7 +4,8 @@ import { useEffect, useState } from 'react';
 import { LAKE_WATER } from '@/core/hydro/water';
 import type { BladeState } from '@/core/lure/bearing';
 import type { Build } from '@/core/lure/lure';
-import type { Prediction, StallPrediction } from '@/core/predict';
+import type { SpinPrediction } from '@/core/predict/spin';
+import type { StallPrediction } from '@/core/predict/stalls';
 import { askCore } from '@/workers/core-client';
 import { FASTEST_SHOWN_MPS } from './speed';
 
@@ -48,13 +49,13 @@ function useCore<T>(ask: (build: Build, bladeState: BladeState) => Promise<T>, b
   return { state: 'working', last } as const;
 }
 
-const askCurve = (build: Build, bladeState: BladeState): Promise<Prediction> =>
-  askCore((core) => core.predict(build, LAKE_WATER, SPEEDS, bladeState));
+const askCurve = (build: Build, bladeState: BladeState): Promise<SpinPrediction> =>
+  askCore((core) => core.predictSpin(build, LAKE_WATER, SPEEDS, bladeState));
 const askStall = (build: Build, bladeState: BladeState): Promise<StallPrediction[]> =>
   askCore((core) => core.stallSpeeds(build, LAKE_WATER, bladeState));
 
 /** Rate against speed. */
-export function useCurve(build: Build, bladeState: BladeState): Asked<Prediction> {
+export function useCurve(build: Build, bladeState: BladeState): Asked<SpinPrediction> {
   return useCore(askCurve, build, bladeState);
 }
 

@@ -5,19 +5,19 @@ import { applyEdits } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
 import type { ItemId } from '@/core/lure/lure';
 import { LAKE_WATER } from '@/core/hydro/water';
-import { predictNominal, type Prediction } from '@/core/predict';
+import { nominalSpin, type SpinPrediction } from '@/core/predict/spin';
 
 /** What each blade turned at before the last change, at the speed chosen now; empty when nothing was changed. */
 export function useRatesBefore(
   { lure, past }: LureHistory,
-  prediction: Prediction,
+  prediction: SpinPrediction,
   speedMps: number,
 ): ReadonlyMap<ItemId, number> {
   return useMemo(() => {
     const last = past.at(-1);
     const before = last ? applyEdits(lure, last.inverse) : null;
     if (!before?.ok) return new Map();
-    const then = predictNominal(before.lure.build, LAKE_WATER, [speedMps]);
+    const then = nominalSpin(before.lure.build, LAKE_WATER, [speedMps]);
     const stations = new Set(prediction.blades.map(({ station }) => station));
     return new Map(
       then.flatMap(({ station, outcomes: [at] }) =>

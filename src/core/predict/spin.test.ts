@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { demoLure, edited, itemId, on, part, plainSpinner, spinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
-import { COEFFICIENT_SPREAD, referenceCoefficients, spinBlade } from './hydro/spin-blade';
-import { steadySpin } from './hydro/spin';
-import { LAKE_WATER, waterDensity } from './hydro/water';
-import { spinners, spinSeats } from './lure/spin-seats';
-import { predict, type TurningPrediction } from './predict';
+import { COEFFICIENT_SPREAD, referenceCoefficients, spinBlade } from '../hydro/spin-blade';
+import { steadySpin } from '../hydro/spin';
+import { LAKE_WATER, waterDensity } from '../hydro/water';
+import { spinners, spinSeats } from '../lure/spin-seats';
+import { predictSpin, type TurningPrediction } from './spin';
 
 function turning(slug: string, speedMps: number): TurningPrediction {
-  const at = predict(demoLure(slug).build, LAKE_WATER, [speedMps]).blades[0]?.at[0];
+  const at = predictSpin(demoLure(slug).build, LAKE_WATER, [speedMps]).blades[0]?.at[0];
   if (at?.outcome !== 'turning') throw new Error(`${slug} turns at ${speedMps} m/s`);
   return at;
 }
@@ -26,7 +26,7 @@ describe('one door', () => {
   it('answers for every speed in order, with bands that hold their value', () => {
     const speeds = [0, 0.5, 0.8, 1.5, 7];
     for (const { build } of DEMO_LURES) {
-      const { blades } = predict(build, LAKE_WATER, speeds);
+      const { blades } = predictSpin(build, LAKE_WATER, speeds);
       const turns = Object.values(build.items).filter(
         ({ part: { kind } }) => kind === 'blade' || kind === 'deltaBlade',
       );
@@ -94,7 +94,9 @@ describe('one door', () => {
         ],
       );
     const rates = [pair(), pair(...Array.from({ length: 7 }, () => 'weight-barrel-brass-5'))].map(({ build }) =>
-      predict(build, LAKE_WATER, [0.8]).blades.map(({ at: [at] }) => (at?.outcome === 'turning' ? at.rateHz.value : 0)),
+      predictSpin(build, LAKE_WATER, [0.8]).blades.map(({ at: [at] }) =>
+        at?.outcome === 'turning' ? at.rateHz.value : 0,
+      ),
     );
     const [close = [], far = []] = rates;
     expect(close[1] ?? 0).toBeLessThan(0.95 * (close[0] ?? 0));
@@ -103,7 +105,7 @@ describe('one door', () => {
   });
 
   it('a lure without a turning blade predicts none, and a bare ring hung blade is not taken for one', () => {
-    expect(predict(spinner(['weight-barrel-brass-5']).build, LAKE_WATER, [0.8]).blades).toEqual([]);
+    expect(predictSpin(spinner(['weight-barrel-brass-5']).build, LAKE_WATER, [0.8]).blades).toEqual([]);
     const lure = plainSpinner();
     const flasher = edited(
       lure,
@@ -111,6 +113,6 @@ describe('one door', () => {
       { kind: 'reseat', item: itemId('blade-1'), seat: on('splitRing-1', 'hung') },
       { kind: 'swapPart', item: itemId('clevis-1'), part: part('clevis-folded-0') },
     );
-    expect(predict(flasher.build, LAKE_WATER, [0.8]).blades).toEqual([]);
+    expect(predictSpin(flasher.build, LAKE_WATER, [0.8]).blades).toEqual([]);
   });
 });

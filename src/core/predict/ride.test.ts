@@ -15,21 +15,23 @@ import {
   TAIL,
 } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
-import { USUAL_OUTFIT } from './hydro/outfit';
-import { aimOff, leanOf } from './hydro/tracking';
-import { trimOf, type TrimBody } from './hydro/trim';
-import { GRAVITY_MPS2, LAKE_WATER, waterDensity } from './hydro/water';
-import { bodiesOf } from './lure/bodies';
-import { seatPart } from './lure/editing';
-import { layOut } from './lure/layout';
-import type { Lure } from './lure/lure';
-import { lureMass } from './lure/mass';
-import { partsOfKind } from './parts/catalogue';
-import type { Head, PartOf } from './parts/part';
-import { predict } from './predict';
-import { rides, sinkRate } from './ride';
+import { USUAL_OUTFIT } from '../hydro/outfit';
+import { aimOff, leanOf } from '../hydro/tracking';
+import { sumsOf, trimOf, type TrimBody } from '../hydro/trim';
+import { GRAVITY_MPS2, LAKE_WATER, waterDensity } from '../hydro/water';
+import { bodiesOf } from '../lure/bodies';
+import { seatPart } from '../lure/editing';
+import { layOut } from '../lure/layout';
+import type { Lure } from '../lure/lure';
+import { lureMass } from '../lure/mass';
+import { partsOfKind } from '../parts/catalogue';
+import type { Head, PartOf } from '../parts/part';
+import { predictSpin } from './spin';
+import { nominalCrossings } from './crossings';
+import { rides } from './ride';
 
 const RHO = waterDensity(LAKE_WATER);
+const sinkOf = ({ build }: Lure) => nominalCrossings(build, LAKE_WATER).sinkMps;
 
 /** As it is cast and wound, with half the cast still out. Far behind, a lure that drags more pulls its line straighter, which blurs it. */
 function depthOf(lure: Lure, speedMps = 0.8, lineOutM = USUAL_OUTFIT.lineOutM): number {
@@ -111,7 +113,7 @@ describe('a body in the water', () => {
     const second = { ...body, xM: 0.07, massKg: 0.002, volumeM3: 1.2e-6 };
     const blade = { xM: 0.03, yM: 0.02, dragN: 0.06, axleRad: 0.2 };
     for (const speedMps of [0.2, 0.6, 1.2, 2]) {
-      const { pitchRad, dragN, liftN, sinkingN } = trimOf([body, second], [blade], RHO, speedMps);
+      const { pitchRad, dragN, liftN, sinkingN } = trimOf(sumsOf([body, second], RHO), [blade], RHO, speedMps);
       const [sin, cos] = [Math.sin(pitchRad), Math.cos(pitchRad)];
       const q = 0.5 * RHO * speedMps ** 2;
       let turning = 0;
@@ -139,7 +141,7 @@ describe('a body in the water', () => {
     fc.assert(
       fc.property(anyDressedLure(), fc.double({ min: 0, max: 6, noNaN: true }), (lure, speedMps) => {
         const { massKg, sinkingN, at } = rides(lure.build, LAKE_WATER, [speedMps]);
-        const sinkMps = sinkRate(lure.build, LAKE_WATER);
+        const sinkMps = sinkOf(lure);
         expect(Number.isFinite(massKg + sinkingN + (sinkMps ?? 0))).toBe(true);
         for (const { trim, lineSlopeRad, lines } of at) {
           expect(Number.isFinite(trim.pitchRad + trim.dragN + trim.liftN + lineSlopeRad)).toBe(true);
@@ -163,7 +165,7 @@ describe('a body in the water', () => {
       expect(bySpeed, lure.name).toEqual(bySpeed.toSorted((a, b) => b - a));
       expect(depthOf(lure, 0.8, 30)).toBeGreaterThan(depthOf(lure, 0.8, 15));
     }
-    const falls = [0.5, 1, 2, 4].map((share) => sinkRate(withHead(plainBait(), share).build, LAKE_WATER) ?? 0);
+    const falls = [0.5, 1, 2, 4].map((share) => sinkOf(withHead(plainBait(), share)) ?? 0);
     expect(falls).toEqual(falls.toSorted((a, b) => a - b));
   });
 });
@@ -210,7 +212,7 @@ describe('what must come out right of depth', () => {
       blades.flatMap((blade) => {
         const bare = plainBait(blade.id);
         const dressed = edited(bare, seatPart(bare.build, part(tail.id), on('hook-1', 'pushed')));
-        const falls = [bare, dressed].map(({ build }) => sinkRate(build, LAKE_WATER) ?? 0);
+        const falls = [bare, dressed].map((lure) => sinkOf(lure) ?? 0);
         expect(falls[1]).toBeLessThan(falls[0] ?? 0);
         // Slower, and yet no deeper: it needs less speed to stay up.
         return [0.4, 0.6, 0.8].map((speed) => ({
@@ -230,7 +232,7 @@ describe('what must come out right of shake and tracking', () => {
     const at = (blade: PartOf<'blade'>) => {
       // On an inline wire, so that no arm's own rate stands between blade and hand.
       const [ride] = rides(plainSpinner(blade.id).build, LAKE_WATER, [0.8]).at;
-      const [blades] = predict(plainSpinner(blade.id).build, LAKE_WATER, [0.8]).blades;
+      const [blades] = predictSpin(plainSpinner(blade.id).build, LAKE_WATER, [0.8]).blades;
       const turning = blades?.at[0];
       return {
         rateHz: turning?.outcome === 'turning' ? turning.rateHz.value : 0,
@@ -305,14 +307,14 @@ describe('what must come out right of shake and tracking', () => {
 
 describe('lean, worked from weights and torque', () => {
   it('hangs its weight straight under the pull; a torque turns it until they balance, too much turns it over', () => {
-    const under = [{ yM: -0.02, zM: 0, weightN: 0.1 }];
+    const under = { upNm: -0.002, asideNm: 0 };
     expect(leanOf(under, 0)).toMatchObject({ outcome: 'leans', keelNm: 0.002 });
     const turned = leanOf(under, 0.001);
     if (turned.outcome !== 'leans') throw new Error('it leans');
-    expect(-0.02 * Math.sin(turned.leanRad) * 0.1).toBeCloseTo(0.001, 12);
+    expect(-0.002 * Math.sin(turned.leanRad)).toBeCloseTo(0.001, 12);
     expect(leanOf(under, 0.003)).toEqual({ outcome: 'turnsOver', torqueNm: 0.003, keelNm: 0.002 });
-    expect(leanOf([{ yM: 0, zM: 0, weightN: 1 }], 0.001)).toEqual({ outcome: 'noKeel' });
-    const aside = leanOf([...under, { yM: 0, zM: 0.01, weightN: 0.05 }], 0);
+    expect(leanOf({ upNm: 0, asideNm: 0 }, 0.001)).toEqual({ outcome: 'noKeel' });
+    const aside = leanOf({ ...under, asideNm: 0.0005 }, 0);
     if (aside.outcome !== 'leans') throw new Error('it leans');
     expect(aside.leanRad).toBeCloseTo(Math.atan(0.0005 / 0.002), 12);
   });

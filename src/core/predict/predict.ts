@@ -1,0 +1,278 @@
+/**
+ * One door: what a lure does in a water at each speed and how sure that is. Outcomes are data; a lure or a speed outside a
+ * model gets a named outcome with its quantity and limit.
+ *
+ * All outputs are worked out as believed, then with each factor (factors.ts) moved a half width up and down, and banded
+ * (band.ts). Only a blade's own factors spin it anew; the shared ones take what the blades do as it stands.
+ */
+import { naturalHz } from '../hydro/arm-shake';
+import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { MAX_SPEED_MPS, type SpinOutcome } from '../hydro/spin';
+import type { Water } from '../hydro/water';
+import type { ArmOutcome } from '../lure/arm';
+import type { BladeState } from '../lure/bearing';
+import type { Build } from '../lure/lure';
+import { spreadOf, type Banded, type Moved, type Scale, type Spread } from './band';
+import { crossingsOf, GRID_MPS, type Crossings } from './crossings';
+import { sharedAt, movedBy, type Belief, type Factor } from './factors';
+import { centresOf, outcomesAt, rideOf, ridingOf, tunedTo, type Centres, type Ride, type Tuned } from './ride';
+import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
+
+export interface Asked {
+  readonly outfit?: Outfit;
+  /** What has happened to the blades. */
+  readonly state?: BladeState;
+  /** What readings have taught; null before any. */
+  readonly learnt?: Belief | null;
+}
+
+/** What is said at each speed. */
+export const RIDE_OUTPUTS = [
+  'thumpN',
+  'shakeM',
+  'dragN',
+  'lineSlopeRad',
+  'depthM',
+  'pitchRad',
+  'leanRad',
+  'yawRad',
+  'sidePullRad',
+  'twistTurns',
+  'twistBehindSwivelTurns',
+] as const;
+export type RideOutput = (typeof RIDE_OUTPUTS)[number];
+/** What is said once. */
+export const LURE_OUTPUTS = ['massKg', 'sinkingN', 'sinkMps', 'armHz', 'surfaceMps', 'planingMps'] as const;
+export type LureOutput = (typeof LURE_OUTPUTS)[number];
+
+/** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */
+export interface Said extends Banded {
+  readonly leastKnown: readonly Factor[];
+}
+export type RideSaid = Readonly<Record<RideOutput, Said | null>>;
+
+/** How the line lies: sunk, with the lure at the surface, pulled up by it, or with a buzzbait planing. */
+export type LineOutcome = 'sinks' | 'surfaces' | 'rises' | 'planes';
+
+export type RidePrediction =
+  | {
+      readonly outcome: 'rides';
+      readonly line: LineOutcome;
+      readonly lean: Ride['lean']['outcome'];
+      readonly said: RideSaid;
+      readonly centres: Centres;
+    }
+  | {
+      readonly outcome: 'outsideModel';
+      readonly quantity: Extract<SpinOutcome, { outcome: 'outsideModel' }>['quantity'];
+      readonly value: number;
+      readonly limit: number;
+    }
+  | { readonly outcome: 'notWorkedOut'; readonly where: string };
+
+export interface Prediction {
+  readonly speedsMps: readonly number[];
+  readonly spin: SpinPrediction;
+  /** One per asked speed, in order. */
+  readonly rides: readonly RidePrediction[];
+  readonly lure: Readonly<Record<LureOutput, Said | null>>;
+  /** The spring the blades shake, or why there is none. */
+  readonly arm: ArmOutcome;
+  readonly belief: Belief;
+}
+
+interface OutputForm {
+  readonly scale: Scale;
+  readonly floor?: number;
+}
+const SHARE: OutputForm = { scale: 'share' };
+const STEP: OutputForm = { scale: 'step' };
+const FROM_NOTHING: OutputForm = { scale: 'step', floor: 0 };
+const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
+  thumpN: SHARE,
+  shakeM: SHARE,
+  dragN: SHARE,
+  lineSlopeRad: STEP,
+  depthM: FROM_NOTHING,
+  pitchRad: STEP,
+  leanRad: STEP,
+  yawRad: STEP,
+  sidePullRad: STEP,
+  twistTurns: FROM_NOTHING,
+  twistBehindSwivelTurns: FROM_NOTHING,
+};
+const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
+  massKg: SHARE,
+  sinkingN: STEP,
+  sinkMps: SHARE,
+  armHz: SHARE,
+  surfaceMps: SHARE,
+  planingMps: SHARE,
+};
+
+/** Everything of one state of belief: its shared coefficients, and what the blades do under it. */
+interface Case {
+  readonly tuned: Tuned;
+  readonly turned: Spins['believed'];
+  readonly crossings: Crossings;
+}
+
+/**
+ * @param speedsMps through the water, m/s
+ */
+export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
+  const outfit = asked.outfit ?? USUAL_OUTFIT;
+  const riding = ridingOf(build, water, outfit, asked.state);
+  const isShaken = riding.arm.outcome !== 'outsideModel';
+  const spins = spinsOf(riding.spinners, riding.rho, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
+  const { belief } = spins;
+  const caseOf = (tuned: Tuned, turned: Case['turned'], near: Crossings | null): Case => ({
+    tuned,
+    turned,
+    crossings: crossingsOf(riding, tuned, turned, speedsMps.length, near),
+  });
+  const believed = caseOf(tunedTo(riding, sharedAt(belief.factors, belief.middle)), spins.believed, null);
+  const pairs = belief.factors.map((factor, k): { readonly up: Case; readonly down: Case } | null => {
+    if (factor.of === 'blade') {
+      const moved = spins.moved[k];
+      if (!moved) return null;
+      const { tuned, crossings } = believed;
+      return { up: caseOf(tuned, moved.up, crossings), down: caseOf(tuned, moved.down, crossings) };
+    }
+    const tune = (by: number) =>
+      caseOf(
+        tunedTo(riding, sharedAt(belief.factors, movedBy(belief.middle, k, by))),
+        spins.believed,
+        believed.crossings,
+      );
+    return { up: tune(1), down: tune(-1) };
+  });
+
+  const band = (form: OutputForm, value: number | null, moved: (one: Case) => number | null): Said | null => {
+    if (value === null) return null;
+    const changes = pairs.map((pair): Moved => ({
+      up: (pair && moved(pair.up)) ?? value,
+      down: (pair && moved(pair.down)) ?? value,
+    }));
+    return said(spreadOf(value, form.scale, changes, belief, form.floor), belief.factors);
+  };
+
+  const lure = Object.fromEntries(
+    LURE_OUTPUTS.map((key) => [key, band(LURE_FORMS[key], lureOutput(believed, key), (one) => lureOutput(one, key))]),
+  ) as Record<LureOutput, Said | null>;
+
+  const rides = speedsMps.map((speedMps, i): RidePrediction => {
+    const outcomes = outcomesAt(spins.believed, i);
+    const trouble = troubleAt(speedMps, outcomes);
+    if (trouble) return trouble;
+    const ride = (one: Case, near: Ride | null) =>
+      rideOf(riding, one.tuned, outcomesAt(one.turned, i), speedMps, [outfit.lineOutM], near);
+    const now = ride(believed, null);
+    const coarsely = (one: Case) => outputsOf(ride(one, now), one, isShaken);
+    const values = outputsOf(now, believed, isShaken);
+    // The coarse line of the bands is set against itself.
+    const coarse = coarsely(believed);
+    const moved = pairs.map((pair) => pair && { up: coarsely(pair.up), down: coarsely(pair.down) });
+    const rideSaid = Object.fromEntries(
+      RIDE_OUTPUTS.map((key) => {
+        const [value, base] = [values[key], coarse[key]];
+        if (value === null || base === null) return [key, null];
+        const changes = moved.map((pair): Moved => ({
+          up: value + (pair?.up[key] ?? base) - base,
+          down: value + (pair?.down[key] ?? base) - base,
+        }));
+        const { scale, floor } = RIDE_FORMS[key];
+        return [key, said(spreadOf(value, scale, changes, belief, floor), belief.factors)];
+      }),
+    ) as Record<RideOutput, Said | null>;
+    return {
+      outcome: 'rides',
+      line: lineOutcome(now, believed),
+      lean: now.lean.outcome,
+      said: rideSaid,
+      centres: centresOf(riding, outcomes, speedMps),
+    };
+  });
+
+  return {
+    speedsMps,
+    spin: bladesSaid(build, riding.layout, speedsMps, spins),
+    rides,
+    lure,
+    arm: riding.arm,
+    belief,
+  };
+}
+
+/** How many of the factors are named. */
+const LEAST_KNOWN = 3;
+/** Less than this share of the widest is not worth naming. */
+const WORTH_NAMING = 0.1;
+
+function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
+  const widest = Math.max(...byFactor, 0);
+  const leastKnown = byFactor
+    .map((width, k) => ({ width, factor: factors[k] }))
+    .filter(({ width }) => width > 0 && width >= WORTH_NAMING * widest)
+    .sort((a, b) => b.width - a.width)
+    .slice(0, LEAST_KNOWN)
+    .flatMap(({ factor }) => (factor ? [factor] : []));
+  return { ...banded, leastKnown };
+}
+
+function lureOutput({ tuned, crossings }: Case, key: LureOutput): number | null {
+  switch (key) {
+    case 'massKg':
+      return tuned.massKg;
+    case 'sinkingN':
+      return tuned.sums.weightN.all;
+    case 'armHz':
+      return tuned.arm && naturalHz(tuned.arm);
+    default:
+      return crossings[key];
+  }
+}
+
+/** @param isShaken whether what carries the blades can be worked out at all */
+function outputsOf(ride: Ride, one: Case, isShaken: boolean): Readonly<Record<RideOutput, number | null>> {
+  const { trim, lines, shakes, lean } = ride;
+  const [line] = lines;
+  return {
+    thumpN: isShaken ? Math.hypot(...shakes.map(({ thumpN }) => thumpN)) : null,
+    shakeM: isShaken ? Math.hypot(...shakes.map(({ amplitudeM }) => amplitudeM)) : null,
+    dragN: trim.dragN,
+    lineSlopeRad: ride.lineSlopeRad,
+    depthM: line?.outcome === 'sinks' && lineOutcome(ride, one) === 'sinks' ? line.depthM : 0,
+    pitchRad: trim.pitchRad,
+    // Turned over, it lies as far round as a lean can be told.
+    leanRad: lean.outcome === 'leans' ? lean.leanRad : lean.outcome === 'turnsOver' ? Math.PI / 2 : null,
+    yawRad: ride.yawRad,
+    sidePullRad: ride.sidePullRad,
+    twistTurns: ride.twistTurns,
+    twistBehindSwivelTurns: ride.twistBehindSwivelTurns,
+  };
+}
+
+function lineOutcome({ lines: [line], speedMps }: Ride, { crossings: { planingMps } }: Case): LineOutcome {
+  if (planingMps !== null && speedMps >= planingMps) return 'planes';
+  return line?.outcome ?? 'surfaces';
+}
+
+/** Why nothing of the ride is said: what hangs on a blade outside its model cannot be. */
+function troubleAt(speedMps: number, outcomes: readonly (SpinOutcome | undefined)[]): RidePrediction | null {
+  if (!(speedMps >= 0 && speedMps <= MAX_SPEED_MPS)) {
+    const isFast = speedMps > MAX_SPEED_MPS;
+    return {
+      outcome: 'outsideModel',
+      quantity: 'speedMps',
+      value: Number.isFinite(speedMps) ? speedMps : 0,
+      limit: isFast ? MAX_SPEED_MPS : 0,
+    };
+  }
+  for (const outcome of outcomes) {
+    if (outcome?.outcome === 'outsideModel') return outcome;
+    if (outcome?.outcome === 'didNotConverge') return { outcome: 'notWorkedOut', where: 'spin' };
+    if (outcome?.outcome === 'notFinite') return { outcome: 'notWorkedOut', where: outcome.where };
+  }
+  return null;
+}

@@ -1,0 +1,225 @@
+/**
+ * How the blades of a lure turn at each speed, each in the wake of those ahead of it, with the spread that their own
+ * coefficients give (band.ts): what the drawing needs. The whole of what a lure does is predict.ts.
+ */
+import type { ReferenceCoefficients } from '../hydro/spin-blade';
+import { FOR_ANSWER, FOR_BAND, steadySpin, type SpinOutcome, type Turning } from '../hydro/spin';
+import { wakeDeficit } from '../hydro/wake';
+import { waterDensity, type Water } from '../hydro/water';
+import type { BladeState } from '../lure/bearing';
+import { layOut, type Layout } from '../lure/layout';
+import type { Build, ItemId } from '../lure/lure';
+import { stackedPairs } from '../lure/stacking';
+import { spinners, type Spinner } from '../lure/spin-seats';
+import { spreadOf, type Banded, type Moved, type Spread } from './band';
+import { beliefFor, BLADE_KEYS, coefficientsAt, movedBy, type Belief } from './factors';
+
+export interface TurningPrediction {
+  readonly outcome: 'turning';
+  readonly rateHz: Banded;
+  readonly spreadRad: Banded;
+  readonly dragN: Banded;
+  readonly tipRadiusM: number;
+  readonly tipSpeedRatio: number;
+  /** Speed of the water this blade meets, m/s: less than the lure's in another blade's wake. */
+  readonly localSpeedMps: number;
+}
+
+export type BladePrediction = TurningPrediction | Exclude<SpinOutcome, Turning>;
+
+export interface BladePredictions {
+  /** The blade's item: its station on this lure. */
+  readonly station: ItemId;
+  /** One per asked speed, in order. */
+  readonly at: readonly BladePrediction[];
+}
+
+/** How often two blades on one wire come round together: |n₁ − n₂|. */
+export interface Beat {
+  readonly stations: readonly [ItemId, ItemId];
+  /** Per speed, Hz; null while either stands still. */
+  readonly at: readonly (Banded | null)[];
+}
+
+export interface SpinPrediction {
+  readonly speedsMps: readonly number[];
+  /** What turns on the wire, nose first; empty when there is nothing. */
+  readonly blades: readonly BladePredictions[];
+  /** Neighbours that turn by themselves; two on stacked clevises push each other round and have no beat. */
+  readonly beats: readonly Beat[];
+}
+
+/** One blade and what it does at each speed. */
+export interface Turned {
+  readonly spinner: Spinner;
+  readonly localSpeedsMps: readonly number[];
+  readonly outcomes: readonly SpinOutcome[];
+}
+
+/** All blades as believed, and with each factor of a blade moved a half width up and down. */
+export interface Spins {
+  readonly belief: Belief;
+  readonly believed: readonly Turned[];
+  /** In the order of the belief's factors; the shared ones move no blade. */
+  readonly moved: readonly { readonly up: readonly Turned[]; readonly down: readonly Turned[] }[];
+}
+
+/**
+ * Predicts every turning blade of a build.
+ * @param speedsMps speeds through the water, m/s; those the model does not cover come back as a named outcome
+ * @param state what has happened to the blades: clean, weed on the clevis, a clevis swung across its wire, a gap lost
+ * @param learnt what readings have taught; null before any
+ */
+export function predictSpin(
+  build: Build,
+  water: Water,
+  speedsMps: readonly number[],
+  state: BladeState = 'clean',
+  learnt: Belief | null = null,
+  layout: Layout = layOut(build),
+): SpinPrediction {
+  const density = waterDensity(water);
+  return bladesSaid(
+    build,
+    layout,
+    speedsMps,
+    spinsOf(spinners(build, density, state, layout), density, speedsMps, learnt),
+  );
+}
+
+export function spinsOf(
+  all: readonly Spinner[],
+  density: number,
+  speedsMps: readonly number[],
+  learnt: Belief | null,
+): Spins {
+  const belief = beliefFor(
+    all.map(({ station }) => station),
+    learnt,
+  );
+  const coefficients = (at: readonly number[]) =>
+    all.map(({ nominal, station }) => coefficientsAt(nominal, station, belief.factors, at));
+  const believed = turnAll(all, density, speedsMps, coefficients(belief.middle));
+  const moved = all.flatMap((_, blade) =>
+    BLADE_KEYS.map((__, key) => {
+      const turn = (by: number) => {
+        const at = movedBy(belief.middle, blade * BLADE_KEYS.length + key, by);
+        // Those ahead of it do not feel it.
+        return turnAll(all, density, speedsMps, coefficients(at), FOR_BAND, believed.slice(0, blade));
+      };
+      return { up: turn(1), down: turn(-1) };
+    }),
+  );
+  return { belief, believed, moved };
+}
+
+/** Each in the wake of those ahead of it, nose first. @param ahead those that are known already */
+export function turnAll(
+  all: readonly Spinner[],
+  density: number,
+  speedsMps: readonly number[],
+  coefficients: readonly ReferenceCoefficients[] = all.map(({ nominal }) => nominal),
+  precision = FOR_ANSWER,
+  ahead: readonly Turned[] = [],
+): Turned[] {
+  const turned = [...ahead];
+  for (const [i, spinner] of all.entries()) {
+    if (i < ahead.length) continue;
+    const localSpeedsMps = speedsMps.map((speed, at) => speed * passedBy(turned, spinner, at));
+    const blade = spinner.blade(coefficients[i] ?? spinner.nominal);
+    turned.push({
+      spinner,
+      localSpeedsMps,
+      outcomes: steadySpin(blade, spinner.bearing, density, localSpeedsMps, precision),
+    });
+  }
+  return turned;
+}
+
+/** What each blade does at these speeds with the coefficients as they stand and no spread: for weighing many parts. */
+export function nominalSpin(
+  build: Build,
+  water: Water,
+  speedsMps: readonly number[],
+  layout: Layout = layOut(build),
+): { readonly station: ItemId; readonly outcomes: readonly SpinOutcome[] }[] {
+  const density = waterDensity(water);
+  return turnAll(spinners(build, density, 'clean', layout), density, speedsMps).map(({ spinner, outcomes }) => ({
+    station: spinner.station,
+    outcomes,
+  }));
+}
+
+/** Share of the lure's speed that the blades ahead leave at this place. */
+export function passedBy(ahead: readonly Turned[], { placeM, meetsWakeAtM }: Spinner, index: number): number {
+  return ahead.reduce((share, { spinner: front, outcomes }) => {
+    const outcome = outcomes[index];
+    if (outcome?.outcome !== 'turning') return share;
+    return share * (1 - wakeDeficit(outcome, placeM - front.placeM, meetsWakeAtM));
+  }, 1);
+}
+
+/** What the blades are said to do at these speeds, the first of those that were spun. */
+export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly number[], spins: Spins): SpinPrediction {
+  const blades = spins.believed.map(({ spinner, outcomes, localSpeedsMps }, blade): BladePredictions => ({
+    station: spinner.station,
+    at: outcomes.slice(0, speedsMps.length).map((outcome, i): BladePrediction => {
+      if (outcome.outcome !== 'turning') return outcome;
+      return {
+        outcome: 'turning',
+        rateHz: bladeSpread(spins, blade, i, ({ rateHz }) => rateHz).banded,
+        spreadRad: bladeSpread(spins, blade, i, ({ spreadRad }) => spreadRad).banded,
+        dragN: bladeSpread(spins, blade, i, ({ dragN }) => dragN).banded,
+        tipRadiusM: outcome.tipRadiusM,
+        tipSpeedRatio: outcome.tipSpeedRatio,
+        localSpeedMps: localSpeedsMps[i] ?? 0,
+      };
+    }),
+  }));
+  return { speedsMps, blades, beats: beatsOf(build, blades, layout) };
+}
+
+/** Spread of something of a turning blade; a blade that stops when a factor is moved counts as zero. */
+export function bladeSpread(spins: Spins, blade: number, at: number, pick: (turning: Turning) => number): Spread {
+  const of = (turned: readonly Turned[]) => {
+    const outcome = turned[blade]?.outcomes[at];
+    return outcome?.outcome === 'turning' ? pick(outcome) : 0;
+  };
+  const moved = spins.moved.map(({ up, down }): Moved => ({ up: of(up), down: of(down) }));
+  return spreadOf(of(spins.believed), 'share', moved, spins.belief);
+}
+
+function beatsOf(build: Build, blades: readonly BladePredictions[], layout: Layout): Beat[] {
+  const stacked = blades.length > 1 ? stackedPairs(layout) : [];
+  return blades.slice(1).flatMap((rear, i): Beat[] => {
+    const front = blades[i];
+    if (!front || isStacked(build, stacked, front.station, rear.station)) return [];
+    return [
+      {
+        stations: [front.station, rear.station],
+        at: rear.at.map((b, index) => {
+          const a = front.at[index];
+          return a?.outcome === 'turning' && b.outcome === 'turning' ? apart(a.rateHz, b.rateHz) : null;
+        }),
+      },
+    ];
+  });
+}
+
+function isStacked(build: Build, stacked: ReturnType<typeof stackedPairs>, a: ItemId, b: ItemId): boolean {
+  const holder = (id: ItemId) => {
+    const seat = build.items[id]?.seat;
+    return seat?.on === 'item' ? seat.item : null;
+  };
+  return stacked.some(({ fore, aft }) => fore === holder(a) && aft === holder(b));
+}
+
+/** The difference of two rates. Their errors are taken to be free of each other, which is the wider reading. */
+function apart(a: Banded, b: Banded): Banded {
+  const overlap = a.low <= b.high && b.low <= a.high;
+  return {
+    value: Math.abs(a.value - b.value),
+    low: overlap ? 0 : Math.max(a.low - b.high, b.low - a.high),
+    high: Math.max(a.high - b.low, b.high - a.low),
+  };
+}
