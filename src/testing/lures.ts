@@ -6,6 +6,7 @@ import { startLure } from '@/core/family/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
 import { itemIdSchema, lureIdSchema, type How, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
+import { heavier, withPart } from '@/core/lure/resized';
 import { DEMO_LURES } from '@/demo/scenario';
 
 export function demoLure(slug: string): Lure {
@@ -120,4 +121,9 @@ export function bentAt(lure: Lure, index: number, change: Partial<Extract<Sectio
     i === index && each.section === 'bend' ? { ...each, ...change } : each,
   );
   return edited(lure, { kind: 'carrier', changes: { sections } });
+}
+
+/** The same bait with its head in more or less metal. */
+export function withHead(lure: Lure, by: number): Lure {
+  return { ...lure, build: withPart(lure.build, itemId('head-1'), (head) => heavier(head, by)) };
 }

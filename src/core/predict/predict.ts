@@ -5,18 +5,31 @@
  * All outputs are worked out as believed, then with each factor (factors.ts) moved a half width up and down, and banded
  * (band.ts). Only a blade's own factors spin it anew; the shared ones take what the blades do as it stands.
  */
-import { naturalHz } from '../hydro/arm-shake';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS, type SpinOutcome } from '../hydro/spin';
 import type { Water } from '../hydro/water';
 import type { ArmOutcome } from '../lure/arm';
 import type { BladeState } from '../lure/bearing';
 import type { Build } from '../lure/lure';
-import { spreadOf, type Banded, type Moved, type Scale, type Spread } from './band';
+import { spreadOf, type Banded, type Moved, type Spread } from './band';
 import { crossingsOf, GRID_MPS, type Crossings } from './crossings';
 import { sharedAt, movedBy, type Belief, type Factor } from './factors';
+import {
+  LURE_FORMS,
+  LURE_OUTPUTS,
+  RIDE_FORMS,
+  RIDE_OUTPUTS,
+  lineOutcome,
+  lureOutput,
+  outputsOf,
+  type Case,
+  type LineOutcome,
+  type LureOutput,
+  type OutputForm,
+  type RideOutput,
+} from './outputs';
 import { centresOf, outcomesAt, rideOf, ridingOf, tunedTo, type Centres, type Ride, type Tuned } from './ride';
-import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
+import { bladesSaid, spinsOf, type SpinPrediction } from './spin';
 
 export interface Asked {
   readonly outfit?: Outfit;
@@ -26,33 +39,11 @@ export interface Asked {
   readonly learnt?: Belief | null;
 }
 
-/** What is said at each speed. */
-export const RIDE_OUTPUTS = [
-  'thumpN',
-  'shakeM',
-  'dragN',
-  'lineSlopeRad',
-  'depthM',
-  'pitchRad',
-  'leanRad',
-  'yawRad',
-  'sidePullRad',
-  'twistTurns',
-  'twistBehindSwivelTurns',
-] as const;
-export type RideOutput = (typeof RIDE_OUTPUTS)[number];
-/** What is said once. */
-export const LURE_OUTPUTS = ['massKg', 'sinkingN', 'sinkMps', 'armHz', 'surfaceMps', 'planingMps'] as const;
-export type LureOutput = (typeof LURE_OUTPUTS)[number];
-
 /** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */
 export interface Said extends Banded {
   readonly leastKnown: readonly Factor[];
 }
 export type RideSaid = Readonly<Record<RideOutput, Said | null>>;
-
-/** How the line lies: sunk, with the lure at the surface, pulled up by it, or with a buzzbait planing. */
-export type LineOutcome = 'sinks' | 'surfaces' | 'rises' | 'planes';
 
 export type RidePrediction =
   | {
@@ -79,42 +70,6 @@ export interface Prediction {
   /** The spring the blades shake, or why there is none. */
   readonly arm: ArmOutcome;
   readonly belief: Belief;
-}
-
-interface OutputForm {
-  readonly scale: Scale;
-  readonly floor?: number;
-}
-const SHARE: OutputForm = { scale: 'share' };
-const STEP: OutputForm = { scale: 'step' };
-const FROM_NOTHING: OutputForm = { scale: 'step', floor: 0 };
-const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
-  thumpN: SHARE,
-  shakeM: SHARE,
-  dragN: SHARE,
-  lineSlopeRad: STEP,
-  depthM: FROM_NOTHING,
-  pitchRad: STEP,
-  leanRad: STEP,
-  yawRad: STEP,
-  sidePullRad: STEP,
-  twistTurns: FROM_NOTHING,
-  twistBehindSwivelTurns: FROM_NOTHING,
-};
-const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
-  massKg: SHARE,
-  sinkingN: STEP,
-  sinkMps: SHARE,
-  armHz: SHARE,
-  surfaceMps: SHARE,
-  planingMps: SHARE,
-};
-
-/** Everything of one state of belief: its shared coefficients, and what the blades do under it. */
-interface Case {
-  readonly tuned: Tuned;
-  readonly turned: Spins['believed'];
-  readonly crossings: Crossings;
 }
 
 /**
@@ -218,44 +173,6 @@ function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
     .slice(0, LEAST_KNOWN)
     .flatMap(({ factor }) => (factor ? [factor] : []));
   return { ...banded, leastKnown };
-}
-
-function lureOutput({ tuned, crossings }: Case, key: LureOutput): number | null {
-  switch (key) {
-    case 'massKg':
-      return tuned.massKg;
-    case 'sinkingN':
-      return tuned.sums.weightN.all;
-    case 'armHz':
-      return tuned.arm && naturalHz(tuned.arm);
-    default:
-      return crossings[key];
-  }
-}
-
-/** @param isShaken whether what carries the blades can be worked out at all */
-function outputsOf(ride: Ride, one: Case, isShaken: boolean): Readonly<Record<RideOutput, number | null>> {
-  const { trim, lines, shakes, lean } = ride;
-  const [line] = lines;
-  return {
-    thumpN: isShaken ? Math.hypot(...shakes.map(({ thumpN }) => thumpN)) : null,
-    shakeM: isShaken ? Math.hypot(...shakes.map(({ amplitudeM }) => amplitudeM)) : null,
-    dragN: trim.dragN,
-    lineSlopeRad: ride.lineSlopeRad,
-    depthM: line?.outcome === 'sinks' && lineOutcome(ride, one) === 'sinks' ? line.depthM : 0,
-    pitchRad: trim.pitchRad,
-    // Turned over, it lies as far round as a lean can be told.
-    leanRad: lean.outcome === 'leans' ? lean.leanRad : lean.outcome === 'turnsOver' ? Math.PI / 2 : null,
-    yawRad: ride.yawRad,
-    sidePullRad: ride.sidePullRad,
-    twistTurns: ride.twistTurns,
-    twistBehindSwivelTurns: ride.twistBehindSwivelTurns,
-  };
-}
-
-function lineOutcome({ lines: [line], speedMps }: Ride, { crossings: { planingMps } }: Case): LineOutcome {
-  if (planingMps !== null && speedMps >= planingMps) return 'planes';
-  return line?.outcome ?? 'surfaces';
 }
 
 /** Why nothing of the ride is said: what hangs on a blade outside its model cannot be. */

@@ -1,0 +1,147 @@
+/** What moves each output of a lure most: what a builder or an angler has in hand, each made a tenth more, one at a time. */
+import { waterDensity, type Water } from '../hydro/water';
+import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import type { Build, ItemId } from '../lure/lure';
+import { spinners } from '../lure/spin-seats';
+import { ballastOf, heavier, larger, thicker, withPart } from '../lure/resized';
+import { crossingsOf, GRID_MPS } from './crossings';
+import {
+  LURE_FORMS,
+  LURE_OUTPUTS,
+  RIDE_FORMS,
+  RIDE_OUTPUTS,
+  lureOutput,
+  outputsOf,
+  type Case,
+  type LureOutput,
+  type RideOutput,
+} from './outputs';
+import type { Asked } from './predict';
+import { AS_ESTIMATED, outcomesAt, rideOf, ridingOf, tunedTo } from './ride';
+import { turnAll } from './spin';
+
+export type Lever =
+  | { readonly lever: 'speed' | 'lineOut' | 'lineDiameter' | 'tipHeight' | 'wireDiameter' | 'armLength' }
+  | { readonly lever: 'ballast' | 'bladeSize' | 'bladeThickness'; readonly station: ItemId };
+
+export interface Mover {
+  readonly lever: Lever;
+  /** Of the output when the lever is a tenth more: a share of it, or a step in its own unit. */
+  readonly change: number;
+}
+
+/** Outputs that have movers: the rate of the first blade beside all the rest. */
+export type MovedOutput = 'rateHz' | 'beatHz' | RideOutput | LureOutput;
+export type Movers = Readonly<Partial<Record<MovedOutput, readonly Mover[]>>>;
+
+const MORE = 1.1;
+const NAMED = 3;
+/** Changes of less than this share, or step in the output's own unit, are none. */
+const NO_CHANGE = 1e-4;
+
+/** The three levers that move each output most at this speed, most first. */
+export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
+  const outfit = asked.outfit ?? USUAL_OUTFIT;
+  const now = point(build, water, speedMps, outfit, asked);
+  const moved = leversOf(build, water).map((lever) => {
+    const next = pulled(build, speedMps, outfit, lever);
+    return { lever, then: point(next.build, water, next.speedMps, next.outfit, asked) };
+  });
+  return Object.fromEntries(
+    [...now].flatMap(([key, value]) => {
+      if (value === null) return [];
+      const movers = moved.flatMap(({ lever, then }): Mover[] => {
+        const to = then.get(key) ?? null;
+        if (to === null) return [];
+        const isShare = scaleOf(key) === 'share' && value > 0;
+        const change = isShare ? to / value - 1 : to - value;
+        return Math.abs(change) > NO_CHANGE ? [{ lever, change }] : [];
+      });
+      const most = movers.toSorted((a, b) => Math.abs(b.change) - Math.abs(a.change)).slice(0, NAMED);
+      return [[key, most] as const];
+    }),
+  );
+}
+
+function scaleOf(key: MovedOutput) {
+  if (key === 'rateHz' || key === 'beatHz') return 'share';
+  return key in RIDE_FORMS ? RIDE_FORMS[key as RideOutput].scale : LURE_FORMS[key as LureOutput].scale;
+}
+
+function leversOf(build: Build, water: Water): Lever[] {
+  const ballast = ballastOf(build);
+  const blades = spinners(build, waterDensity(water)).map(({ station }) => station);
+  return [
+    { lever: 'speed' },
+    { lever: 'lineOut' },
+    { lever: 'lineDiameter' },
+    { lever: 'tipHeight' },
+    ...(build.carrier.kind === 'bentWire' ? [{ lever: 'wireDiameter' } as const, { lever: 'armLength' } as const] : []),
+    ...(ballast ? [{ lever: 'ballast', station: ballast } as const] : []),
+    ...blades.flatMap((station) => [
+      { lever: 'bladeSize', station } as const,
+      { lever: 'bladeThickness', station } as const,
+    ]),
+  ];
+}
+
+function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
+  const same = { build, speedMps, outfit };
+  const { carrier } = build;
+  switch (lever.lever) {
+    case 'speed':
+      return { ...same, speedMps: speedMps * MORE };
+    case 'lineOut':
+      return { ...same, outfit: { ...outfit, lineOutM: outfit.lineOutM * MORE } };
+    case 'lineDiameter':
+      return { ...same, outfit: { ...outfit, line: { ...outfit.line, diameterM: outfit.line.diameterM * MORE } } };
+    case 'tipHeight':
+      return { ...same, outfit: { ...outfit, tipHeightM: outfit.tipHeightM * MORE } };
+    case 'wireDiameter':
+      return {
+        ...same,
+        build: {
+          ...build,
+          carrier: { ...carrier, wire: { ...carrier.wire, diameterM: carrier.wire.diameterM * MORE } },
+        },
+      };
+    case 'armLength':
+      return carrier.kind === 'bentWire'
+        ? { ...same, build: { ...build, carrier: { ...carrier, armM: carrier.armM * MORE } } }
+        : same;
+    case 'ballast':
+      return { ...same, build: withPart(build, lever.station, (part) => heavier(part, MORE)) };
+    case 'bladeSize':
+      return { ...same, build: withPart(build, lever.station, (part) => larger(part, MORE)) };
+    case 'bladeThickness':
+      return { ...same, build: withPart(build, lever.station, (part) => thicker(part, MORE)) };
+  }
+}
+
+/** All outputs at one speed with every coefficient at its estimate. */
+function point(
+  build: Build,
+  water: Water,
+  speedMps: number,
+  outfit: Outfit,
+  { state }: Asked,
+): Map<MovedOutput, number | null> {
+  const riding = ridingOf(build, water, outfit, state);
+  const turned = turnAll(riding.spinners, riding.rho, [speedMps, ...GRID_MPS]);
+  const tuned = tunedTo(riding, AS_ESTIMATED);
+  const one: Case = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
+  const outcomes = outcomesAt(turned, 0);
+  const ride = outputsOf(
+    rideOf(riding, tuned, outcomes, speedMps, [outfit.lineOutM]),
+    one,
+    riding.arm.outcome !== 'outsideModel',
+  );
+  const rates = outcomes.map((outcome) => (outcome?.outcome === 'turning' ? outcome.rateHz : null));
+  const [first = null, second = null] = rates;
+  return new Map<MovedOutput, number | null>([
+    ['rateHz', first],
+    ['beatHz', first !== null && second !== null ? Math.abs(first - second) : null],
+    ...RIDE_OUTPUTS.map((key) => [key, ride[key]] as const),
+    ...LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)] as const),
+  ]);
+}

@@ -1,0 +1,462 @@
+/** What must come out right of spin, shake, depth and tracking: each ordering by its number, over many pairs. */
+import { describe, expect, it } from 'vitest';
+import {
+  bait,
+  demoLure,
+  edited,
+  itemId,
+  on,
+  part,
+  plainBait,
+  plainBuzz,
+  plainSpinner,
+  spinner,
+  TAIL,
+  withHead,
+} from '@/testing/lures';
+import { expectOrdering, type Pair } from '@/testing/ordering';
+import { DEMO_LURES } from '@/demo/scenario';
+import { divesTo, type Diver } from '../hydro/diver';
+import { filmBearing, filmSpinBlade } from '../hydro/film-blade';
+import { nailIn, nailPlace } from '../hydro/nail-weight';
+import { fishingLine, USUAL_OUTFIT } from '../hydro/outfit';
+import { GOOD_CLEVIS_BEARING, steadySpin, type Turning } from '../hydro/spin';
+import { referenceBlade, spinBlade, type MeasuredBlade } from '../hydro/spin-blade';
+import { stallSpeed } from '../hydro/stall';
+import { aimOff } from '../hydro/tracking';
+import { LAKE_WATER, waterDensity } from '../hydro/water';
+import { seatPart } from '../lure/editing';
+import type { Lure } from '../lure/lure';
+import { BLADE_PATTERNS, type BladePattern } from '../parts/blade-pattern';
+import { partsOfKind } from '../parts/catalogue';
+import type { PartOf } from '../parts/part';
+import type { Banded } from './band';
+import { nominalCrossings } from './crossings';
+import { predict } from './predict';
+import { rides, ridingOf } from './ride';
+import { predictSpin } from './spin';
+import { stallSpeeds } from './stalls';
+
+const RHO = waterDensity(LAKE_WATER);
+const LEVEL = { waterDensityKgM3: RHO, slopeRad: 0 };
+const SPEEDS = [0.5, 0.65, 0.8, 1, 1.3];
+const WIDTHS = [0.014, 0.017, 0.02, 0.024];
+const LENGTHS = [0.024, 0.03, 0.036, 0.042];
+const blades = partsOfKind('blade');
+const colorados = blades.filter(({ pattern }) => pattern === 'colorado');
+const named = (blade: PartOf<'blade'>) => `${blade.pattern} ${blade.label ?? ''}`;
+
+function turn(blade: MeasuredBlade, speedMps: number): Turning {
+  const [outcome] = steadySpin(spinBlade(blade, RHO), GOOD_CLEVIS_BEARING, RHO, [speedMps]);
+  if (outcome?.outcome !== 'turning') throw new Error(`expected to turn: ${JSON.stringify(outcome)}`);
+  return outcome;
+}
+
+/** A pattern's reference blade scaled to a width or a length. */
+function scaled(pattern: BladePattern, by: 'widthM' | 'lengthM', toM: number): MeasuredBlade {
+  const blade = referenceBlade(pattern);
+  const factor = toM / blade[by];
+  return {
+    ...blade,
+    lengthM: blade.lengthM * factor,
+    widthM: blade.widthM * factor,
+    cupDepthM: blade.cupDepthM * factor,
+  };
+}
+
+/** Two patterns over a grid of sizes and speeds, by what `of` reads of each. */
+function between(
+  less: BladePattern,
+  more: BladePattern,
+  by: 'widthM' | 'lengthM',
+  of: (turning: Turning) => number,
+): Pair[] {
+  return (by === 'widthM' ? WIDTHS : LENGTHS).flatMap((size) =>
+    SPEEDS.map((speed) => ({
+      name: `${less}, ${more} of ${size * 1000} mm at ${speed} m/s`,
+      less: of(turn(scaled(less, by, size), speed)),
+      more: of(turn(scaled(more, by, size), speed)),
+    })),
+  );
+}
+
+/** As it is cast and wound, with half the cast still out: far behind, more drag straightens the line, which blurs it. */
+function depthOf(lure: Lure, speedMps = 0.8): number {
+  const [at] = rides(lure.build, LAKE_WATER, [speedMps]).at;
+  const [line] = at?.lines ?? [];
+  return line?.outcome === 'sinks' ? line.depthM : 0;
+}
+
+function depthBand(lure: Lure, speedMps = 0.8): Banded {
+  const [ride] = predict(lure.build, LAKE_WATER, [speedMps]).rides;
+  const depth = ride?.outcome === 'rides' ? ride.said.depthM : null;
+  if (!depth) throw new Error('a depth can be said');
+  return depth;
+}
+
+const shallower = (name: string, shallow: Lure, deep: Lure, speedMps = 0.8): Pair => ({
+  name,
+  less: depthOf(shallow, speedMps),
+  more: depthOf(deep, speedMps),
+  bands: () => [depthBand(shallow, speedMps), depthBand(deep, speedMps)],
+});
+
+/** A tandem bait with these blades, front on its clevis, rear on its swivel. */
+function tandem(front: string, rear: string): Lure {
+  const lure = bait(
+    'spinnerbait',
+    ['bead-brass-3', 'clevis-stirrup-1', 'bead-brass-3', 'bead-brass-3'],
+    [
+      [front, on('clevis-1', 'hung')],
+      ['swivel-crane-k7', TAIL],
+      ['ring-o1', on('swivel-1', 'hung')],
+      [rear, on('splitRing-1', 'hung')],
+    ],
+  );
+  return edited(lure, { kind: 'carrier', changes: { tail: { form: 'bentLoop', insideDiameterM: 0.003, gapM: 0 } } });
+}
+
+const lowEdge = (stall: ReturnType<typeof stallSpeed>) => {
+  if (stall.outcome !== 'stalls') throw new Error('it stalls at some speed');
+  return stall.lowMps;
+};
+
+describe('what must come out right of spin', () => {
+  it('1: at equal width pull and lift rise from French by fluted Indiana to Colorado', () => {
+    for (const [less, more] of [
+      ['french', 'flutedIndiana'],
+      ['flutedIndiana', 'colorado'],
+      ['french', 'colorado'],
+    ] as const) {
+      expectOrdering(
+        `1. Pull at equal width: ${less} below ${more}`,
+        between(less, more, 'widthM', ({ dragN }) => dragN),
+      );
+    }
+  });
+
+  it('1: at equal width the stall speed rises from French by fluted Indiana to Colorado', () => {
+    const order = ['french', 'flutedIndiana', 'colorado'] as const;
+    const pairs = WIDTHS.flatMap((widthM) => {
+      const lows = order.map((pattern) => {
+        const stall = stallSpeed(spinBlade(scaled(pattern, 'widthM', widthM), RHO), GOOD_CLEVIS_BEARING, LEVEL);
+        return lowEdge(stall);
+      });
+      return [[0, 1] as const, [1, 2] as const, [0, 2] as const].map(([a, b]) => ({
+        name: `${order[a]}, ${order[b]} of ${widthM * 1000} mm`,
+        less: lows[a] ?? NaN,
+        more: lows[b] ?? NaN,
+      }));
+    });
+    expectOrdering('1. Stall at equal width: French, fluted Indiana, Colorado', pairs);
+  });
+
+  it('2: at equal length Colorado beats slower than Indiana, Indiana slower than willow', () => {
+    const rate = ({ rateHz }: Turning) => rateHz;
+    expectOrdering('2. Rate at equal length: Colorado below Indiana', between('colorado', 'indiana', 'lengthM', rate));
+    expectOrdering('2. Rate at equal length: Indiana below willow', between('indiana', 'willow', 'lengthM', rate));
+  });
+
+  it('3: a bigger Colorado beats slower and thumps harder', () => {
+    // On an inline wire, so that no arm's own rate stands between blade and hand.
+    const at = (blade: PartOf<'blade'>) => {
+      const { build } = plainSpinner(blade.id);
+      const [ride] = rides(build, LAKE_WATER, [0.8]).at;
+      const turning = predictSpin(build, LAKE_WATER, [0.8]).blades[0]?.at[0];
+      if (turning?.outcome !== 'turning') throw new Error('a Colorado turns at 0.8 m/s');
+      return { rateHz: turning.rateHz.value, thumpN: ride?.shakes[0]?.thumpN ?? 0 };
+    };
+    const pairs = colorados.flatMap((small) =>
+      colorados
+        .filter((large) => large.lengthM > 1.1 * small.lengthM)
+        .map((large) => ({ name: `${named(large)}, ${named(small)}`, big: at(large), little: at(small) })),
+    );
+    expectOrdering(
+      '3. Rate of the bigger Colorado below that of the smaller',
+      pairs.map(({ name, big, little }) => ({ name, less: big.rateHz, more: little.rateHz })),
+    );
+    expectOrdering(
+      '3. Thump of the bigger Colorado above that of the smaller',
+      pairs.map(({ name, big, little }) => ({ name, less: little.thumpN, more: big.thumpN })),
+    );
+  });
+
+  it('a deeper cup turns slower', () => {
+    const pairs = BLADE_PATTERNS.flatMap((pattern) =>
+      [0.6, 1].map((speed) => {
+        const blade = referenceBlade(pattern);
+        const deep = turn({ ...blade, cupDepthM: blade.cupDepthM * 1.4 }, speed).rateHz;
+        return { name: `${pattern} at ${speed} m/s`, less: deep, more: turn(blade, speed).rateHz };
+      }),
+    );
+    expectOrdering('Rate with a cup deeper by two fifths below that without', pairs);
+  });
+
+  it('8: a gritty swivel raises the stall speed, a rusty one more; a free cheap one equals a free dear one', () => {
+    const conditions = ['free', 'gritty', 'rusty'] as const;
+    const swivels = partsOfKind('swivel').slice(0, 3);
+    const pairs: Pair[] = [];
+    for (const pattern of ['french', 'indiana', 'colorado'] as const) {
+      const blade = blades.find((each) => each.pattern === pattern);
+      if (!blade) throw new Error(`the catalogue has a ${pattern}`);
+      for (const swivel of swivels) {
+        const lows = conditions.map((condition) => {
+          const lure = edited(plainBait(blade.id, swivel.id), {
+            kind: 'adjust',
+            item: itemId('swivel-1'),
+            changes: { state: { of: 'swivel', condition } },
+          });
+          const [at] = stallSpeeds(lure.build, LAKE_WATER);
+          // One that friction holds at every speed stalls at all of them.
+          return at?.stall.outcome === 'stalls' ? at.stall.lowMps : 5;
+        });
+        for (const [a, b] of [[0, 1] as const, [1, 2] as const]) {
+          pairs.push({
+            name: `${named(blade)} on ${swivel.id}, ${conditions[a]} and ${conditions[b]}`,
+            less: lows[a] ?? NaN,
+            more: lows[b] ?? NaN,
+          });
+        }
+      }
+    }
+    expectOrdering('8. Stall speed: free below gritty below rusty swivel', pairs);
+    const blade = spinBlade(referenceBlade('french'), RHO);
+    const [dear, cheap] = [2e-6, 3e-6].map((steadyTorqueNm) =>
+      lowEdge(stallSpeed(blade, { ...GOOD_CLEVIS_BEARING, steadyTorqueNm }, LEVEL)),
+    );
+    expect((cheap ?? 0) / (dear ?? 1)).toBeLessThan(1.06);
+  });
+
+  it('9: a film open flat starts at a lower speed than folded; folded it drags less in fast water', () => {
+    const folds = [0, 15, 30, 45, 60].map((deg) => (deg * Math.PI) / 180);
+    const pairs = partsOfKind('filmBlade').flatMap((film) =>
+      folds.slice(1).map((fold, i) => {
+        const at = (foldRad: number) => {
+          const [spun, bearing] = [filmSpinBlade(film, foldRad, RHO), filmBearing(GOOD_CLEVIS_BEARING)];
+          const [fast] = steadySpin(spun, bearing, RHO, [1.3]);
+          if (fast?.outcome !== 'turning') throw new Error('a film turns in fast water');
+          return { start: lowEdge(stallSpeed(spun, bearing, LEVEL)), dragN: fast.dragN };
+        };
+        const [flat, folded] = [at(folds[i] ?? 0), at(fold)];
+        return { name: `${film.id}, ${Math.round((fold * 180) / Math.PI)}° over less`, flat, folded };
+      }),
+    );
+    expectOrdering(
+      '9. Start of a film: flatter below more folded',
+      pairs.map(({ name, flat, folded }) => ({ name, less: flat.start, more: folded.start })),
+      8,
+    );
+    expectOrdering(
+      '9. Drag of a film at 1.3 m/s: more folded below flatter',
+      pairs.map(({ name, flat, folded }) => ({ name, less: folded.dragN, more: flat.dragN })),
+      8,
+    );
+  });
+
+  it('18: the gap changes the rear blade’s rate and the beat between the two', () => {
+    const pairs: Pair[] = [];
+    const beats = new Set<string>();
+    for (const front of ['blade-french-k2', 'blade-colorado-k2']) {
+      for (const rear of ['blade-colorado-k3', 'blade-french-k2']) {
+        const at = (beads: number) => {
+          const lure = spinner(
+            [
+              'clevis-folded-1',
+              ...Array.from({ length: beads }, () => 'bead-brass-4'),
+              'clevis-folded-1',
+              'bead-brass-3',
+              'weight-barrel-brass-8',
+            ],
+            [
+              [front, on('clevis-1', 'hung')],
+              [rear, on('clevis-2', 'hung')],
+            ],
+          );
+          const { blades: both, beats: found } = predictSpin(lure.build, LAKE_WATER, [0.8]);
+          const turning = both[1]?.at[0];
+          if (turning?.outcome !== 'turning') throw new Error('the rear blade turns');
+          beats.add(`${front} ${rear} ${found[0]?.at[0]?.value.toFixed(4)}`);
+          return turning.rateHz.value;
+        };
+        const gaps = [8, 12, 18, 26];
+        const rates = gaps.map(at);
+        for (let i = 1; i < gaps.length; i++) {
+          pairs.push({
+            name: `${front} before ${rear}, ${gaps[i - 1]} and ${gaps[i]} beads`,
+            less: 0.001,
+            more: Math.abs((rates[i] ?? 0) - (rates[i - 1] ?? 0)),
+          });
+        }
+      }
+    }
+    expectOrdering('18. A different gap gives the rear blade a different rate, by more than 0.001 a second', pairs);
+    expect(beats.size).toBe(pairs.length + 4);
+  });
+});
+
+describe('what must come out right of depth', () => {
+  const areaOf = ({ lengthM, widthM }: PartOf<'blade'>) => lengthM * widthM;
+
+  it('4: more blade with the same head runs shallower at 0.8 m/s; a heavier head brings it back', () => {
+    const pairs = blades.flatMap((small) =>
+      blades
+        .filter((large) => large.pattern === small.pattern && areaOf(large) > 1.3 * areaOf(small))
+        .map((large) => shallower(`${named(large)}, ${named(small)}`, plainBait(large.id), plainBait(small.id))),
+    );
+    expectOrdering('4. Depth with the larger blade above that with the smaller', pairs, 15);
+    const big = plainBait('blade-colorado-k5');
+    const small = depthOf(plainBait('blade-colorado-k3'));
+    expect(depthOf(big)).toBeLessThan(small);
+    expect([1.5, 2, 3, 4].some((by) => depthOf(withHead(big, by)) >= small)).toBe(true);
+  });
+
+  it('5: two Colorados run shallower than a willow behind a Colorado of the same numbers', () => {
+    const willows = blades.filter(({ pattern }) => pattern === 'willow');
+    const pairs = colorados.flatMap((front) =>
+      colorados.flatMap((rear) =>
+        willows
+          .filter(({ label }) => label === rear.label)
+          .map((willow) =>
+            shallower(
+              `${named(front)} before ${named(rear)} or ${named(willow)}`,
+              tandem(front.id, rear.id),
+              tandem(front.id, willow.id),
+            ),
+          ),
+      ),
+    );
+    expectOrdering('5. Depth of two Colorados above that of a willow behind a Colorado', pairs, 20);
+  });
+
+  it('6: a bulky paddle tail slows the sink and holds the depth at a lower speed', () => {
+    const tails = partsOfKind('trailer').filter(({ style }) => style === 'paddleTail');
+    const all = tails.flatMap((tail) =>
+      blades.map((blade) => {
+        const bare = plainBait(blade.id);
+        const dressed = edited(bare, seatPart(bare.build, part(tail.id), on('hook-1', 'pushed')));
+        return { name: `${named(blade)} with ${tail.name} ${tail.label ?? ''}`, bare, dressed };
+      }),
+    );
+    const sink = ({ build }: Lure) => nominalCrossings(build, LAKE_WATER).sinkMps ?? NaN;
+    expectOrdering(
+      '6. Sink with a paddle tail below that without',
+      all.map(({ name, bare, dressed }) => ({ name, less: sink(dressed), more: sink(bare) })),
+    );
+    // As slow, and yet no deeper: it needs less speed to stay up.
+    expectOrdering(
+      '6. Depth with a paddle tail above that without, at 0.4, 0.6 and 0.8 m/s',
+      all.flatMap(({ name, bare, dressed }) =>
+        [0.4, 0.6, 0.8].map((speed) => shallower(`${name} at ${speed} m/s`, dressed, bare, speed)),
+      ),
+      60,
+    );
+  });
+
+  it('13: a blade ahead of a diving bait lifts it', () => {
+    const divers: readonly Diver[] = [
+      { diveM2: 4e-4, dragM2: 5e-4, sinkingN: -0.01, lipRadiusM: 0.008 },
+      { diveM2: 8e-4, dragM2: 8e-4, sinkingN: -0.03, lipRadiusM: 0.012 },
+      { diveM2: 1.5e-3, dragM2: 1.1e-3, sinkingN: -0.02, lipRadiusM: 0.016 },
+    ];
+    const line = fishingLine(USUAL_OUTFIT.line);
+    const pairs = divers.flatMap((diver, n) =>
+      blades.flatMap((blade) =>
+        // A heavy blade may win at a crawl.
+        [0.8, 1.1, 1.5].map((speedMps): Pair => {
+          const setting = { waterDensityKgM3: RHO, speedMps, tipHeightM: 1 };
+          const turning = turn(blade, speedMps);
+          const { weightInWaterN } = spinBlade(blade, RHO);
+          const depth = (ahead: Parameters<typeof divesTo>[1]) => {
+            const shape = divesTo(diver, ahead, line, setting, 15);
+            return shape.outcome === 'sinks' ? shape.depthM : 0;
+          };
+          return {
+            name: `${named(blade)} before bait ${n + 1} at ${speedMps} m/s`,
+            less: depth({ turning, weightInWaterN, gapM: 0.15 }),
+            more: depth(null),
+          };
+        }),
+      ),
+    );
+    expectOrdering('13. Depth of a diving bait with a blade ahead above that without', pairs, 60);
+  });
+});
+
+describe('what must come out right of shake and tracking', () => {
+  it('7: thinner arm wire moves more at the blade, below its own rate', () => {
+    const pairs = DEMO_LURES.filter(({ family }) => family === 'spinnerbait').flatMap((lure) => {
+      const { carrier } = lure.build;
+      const wired = (diameterM: number) =>
+        edited(lure, { kind: 'carrier', changes: { wire: { ...carrier.wire, diameterM } } });
+      return [0.0008, 0.0009, 0.001, 0.0011].flatMap((diameterM) =>
+        [0.25, 0.3, 0.35, 0.4].flatMap((speedMps): Pair[] => {
+          const [thin, thick] = [diameterM, diameterM + 0.0001].map(
+            (each) => rides(wired(each).build, LAKE_WATER, [speedMps]).at[0]?.shakes,
+          );
+          // Below the thinner wire's own rate: there it is a spring.
+          if (!thin?.every(({ ratio }) => ratio !== null && ratio < 0.8) || thin.length === 0) return [];
+          const moves = (shakes: typeof thin | undefined) =>
+            Math.hypot(...(shakes ?? []).map(({ amplitudeM }) => amplitudeM));
+          return [
+            { name: `${lure.name}, ${diameterM * 1000} mm at ${speedMps} m/s`, less: moves(thick), more: moves(thin) },
+          ];
+        }),
+      );
+    });
+    expectOrdering('7. Shake of the thicker arm below that of the thinner, below its own rate', pairs, 5);
+  });
+
+  it('14: a single delta blade pulls aside to its hand; a counter-turning pair runs straight', () => {
+    const aside = (lure: Lure, speedMps: number) => rides(lure.build, LAKE_WATER, [speedMps]).at[0]?.sidePullRad ?? 0;
+    const [one, pair] = [demoLure('lommer-clapper'), demoLure('asp-pair')];
+    const speeds = [0.8, 1, 1.2, 1.5];
+    expectOrdering(
+      '14. Side pull of a single delta blade above nothing, to its hand',
+      partsOfKind('deltaBlade').flatMap((blade) =>
+        speeds.map((speedMps) => ({
+          name: `${blade.id} at ${speedMps} m/s`,
+          less: 0,
+          more: aside(plainBuzz(blade.id), speedMps) * (blade.hand === 'right' ? 1 : -1),
+        })),
+      ),
+    );
+    for (const speedMps of speeds) {
+      expect(Math.abs(aside(pair, speedMps))).toBeLessThan(Math.abs(aside(one, speedMps)) / 2);
+    }
+    expect(aimOff(aside(one, 1.2), 15)).toBeCloseTo(15 * Math.tan(aside(one, 1.2)), 12);
+    expect(aside(plainBait(), 1.2)).toBe(0);
+  });
+
+  it('16: a small nail weight upright under the blade hardly changes balance, lengthwise aft it does', () => {
+    const pairs = partsOfKind('trailer').flatMap((trailer) =>
+      [0.0006, 0.001, 0.0016].map((massKg): Pair => {
+        // A soft body on the hook of a bait, with and without the nail in it.
+        const bare = plainBait();
+        const lure = edited(bare, seatPart(bare.build, part(trailer.id), on('hook-1', 'pushed')));
+        const { bodies } = ridingOf(lure.build, LAKE_WATER, USUAL_OUTFIT);
+        const soft = bodies.find(({ of }) => of === itemId('trailer-1'));
+        if (!soft) throw new Error('the trailer is a body');
+        const front = soft.xM - trailer.lengthM / 2;
+        const place = {
+          // The widest part of a blade on a short arm hangs under the fore end of the body.
+          middleXM: front + 0.012,
+          bellyYM: soft.yM - trailer.bodyM / 2,
+          tailXM: front + trailer.lengthM,
+          axisYM: soft.yM,
+        };
+        const nail = { massKg, densityKgM3: 18_000, lengthM: 0.012 };
+        const balance = (all: readonly { readonly xM: number; readonly massKg: number }[]) =>
+          all.reduce((sum, each) => sum + each.massKg * each.xM, 0) / all.reduce((sum, each) => sum + each.massKg, 0);
+        const shifted = (way: 'upright' | 'lengthwise') =>
+          Math.abs(balance([...bodies, nailIn(nail, nailPlace(nail, place, way))]) - balance(bodies));
+        expect(shifted('upright')).toBeLessThan(0.002);
+        return {
+          name: `${massKg * 1000} g in ${trailer.name} ${trailer.label ?? ''}`,
+          less: 2 * shifted('upright'),
+          more: shifted('lengthwise'),
+        };
+      }),
+    );
+    expectOrdering('16. Twice the shift of the middle of mass by an upright nail weight below that by one aft', pairs);
+  });
+});

@@ -1,0 +1,102 @@
+/** What is said of a lure: at each speed, and once; and how each is read from a ride worked out. */
+import { naturalHz } from '../hydro/arm-shake';
+import type { Scale } from './band';
+import type { Crossings } from './crossings';
+import type { Ride, Tuned } from './ride';
+import type { Turned } from './spin';
+
+/** What is said at each speed. */
+export const RIDE_OUTPUTS = [
+  'thumpN',
+  'shakeM',
+  'dragN',
+  'lineSlopeRad',
+  'depthM',
+  'pitchRad',
+  'leanRad',
+  'yawRad',
+  'sidePullRad',
+  'twistTurns',
+  'twistBehindSwivelTurns',
+] as const;
+export type RideOutput = (typeof RIDE_OUTPUTS)[number];
+/** What is said once. */
+export const LURE_OUTPUTS = ['massKg', 'sinkingN', 'sinkMps', 'armHz', 'surfaceMps', 'planingMps'] as const;
+export type LureOutput = (typeof LURE_OUTPUTS)[number];
+
+/** How the line lies: sunk, with the lure at the surface, pulled up by it, or with a buzzbait planing. */
+export type LineOutcome = 'sinks' | 'surfaces' | 'rises' | 'planes';
+
+export interface OutputForm {
+  readonly scale: Scale;
+  readonly floor?: number;
+}
+const SHARE: OutputForm = { scale: 'share' };
+const STEP: OutputForm = { scale: 'step' };
+const FROM_NOTHING: OutputForm = { scale: 'step', floor: 0 };
+export const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
+  thumpN: SHARE,
+  shakeM: SHARE,
+  dragN: SHARE,
+  lineSlopeRad: STEP,
+  depthM: FROM_NOTHING,
+  pitchRad: STEP,
+  leanRad: STEP,
+  yawRad: STEP,
+  sidePullRad: STEP,
+  twistTurns: FROM_NOTHING,
+  twistBehindSwivelTurns: FROM_NOTHING,
+};
+export const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
+  massKg: SHARE,
+  sinkingN: STEP,
+  sinkMps: SHARE,
+  armHz: SHARE,
+  surfaceMps: SHARE,
+  planingMps: SHARE,
+};
+
+/** Everything of one state of belief: its shared coefficients, and what the blades do under it. */
+export interface Case {
+  readonly tuned: Tuned;
+  readonly turned: readonly Turned[];
+  readonly crossings: Crossings;
+}
+
+export function lureOutput({ tuned, crossings }: Case, key: LureOutput): number | null {
+  switch (key) {
+    case 'massKg':
+      return tuned.massKg;
+    case 'sinkingN':
+      return tuned.sums.weightN.all;
+    case 'armHz':
+      return tuned.arm && naturalHz(tuned.arm);
+    default:
+      return crossings[key];
+  }
+}
+
+/** @param isShaken whether what carries the blades can be worked out at all */
+export function outputsOf(ride: Ride, one: Case, isShaken: boolean): Readonly<Record<RideOutput, number | null>> {
+  const { trim, lines, shakes, lean } = ride;
+  const [line] = lines;
+  return {
+    thumpN: isShaken ? Math.hypot(...shakes.map(({ thumpN }) => thumpN)) : null,
+    shakeM: isShaken ? Math.hypot(...shakes.map(({ amplitudeM }) => amplitudeM)) : null,
+    dragN: trim.dragN,
+    lineSlopeRad: ride.lineSlopeRad,
+    depthM: line?.outcome === 'sinks' && lineOutcome(ride, one) === 'sinks' ? line.depthM : 0,
+    pitchRad: trim.pitchRad,
+    // Turned over, it lies as far round as a lean can be told.
+    leanRad: lean.outcome === 'leans' ? lean.leanRad : lean.outcome === 'turnsOver' ? Math.PI / 2 : null,
+    yawRad: ride.yawRad,
+    sidePullRad: ride.sidePullRad,
+    twistTurns: ride.twistTurns,
+    twistBehindSwivelTurns: ride.twistBehindSwivelTurns,
+  };
+}
+
+export function lineOutcome({ lines: [line], speedMps }: Ride, { crossings: { planingMps } }: Case): LineOutcome {
+  if (planingMps !== null && speedMps >= planingMps) return 'planes';
+  return line?.outcome ?? 'surfaces';
+}

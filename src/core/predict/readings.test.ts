@@ -1,0 +1,181 @@
+import { describe, expect, it } from 'vitest';
+import { demoLure, itemId } from '@/testing/lures';
+import { measured, percent } from '@/testing/measured';
+import { normals, seeded } from '@/testing/seeded';
+import { USUAL_OUTFIT } from '../hydro/outfit';
+import { LAKE_WATER } from '../hydro/water';
+import type { Banded } from './band';
+import { crossingsOf, GRID_MPS } from './crossings';
+import { coefficientsAt, factorsOf, priorBelief, sharedAt, type Factor } from './factors';
+import { predict, type Prediction } from './predict';
+import { learnFrom, readingsSchema, type Reading } from './readings';
+import { outcomesAt, rideOf, ridingOf, tunedTo } from './ride';
+import { turnAll } from './spin';
+
+const NINE_IN_TEN = 1.645;
+const BLADE = itemId('blade-1');
+const CASES = 200;
+const LURES = ['mirrow-drum', 'hovna-lantern', 'torvane-lanes', 'stolk-kettle', 'aalmo-link'];
+
+/** What a lure whose factors are these does, worked out directly; speeds of the readings and of what is asked after. */
+function truthOf(slug: string, factors: readonly Factor[], at: readonly number[]) {
+  const riding = ridingOf(demoLure(slug).build, LAKE_WATER, USUAL_OUTFIT);
+  const speeds = [0.8, 0.7, 1.1];
+  const turned = turnAll(
+    riding.spinners,
+    riding.rho,
+    [...speeds, ...GRID_MPS],
+    riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
+  );
+  const tuned = tunedTo(riding, sharedAt(factors, at));
+  const blade = riding.spinners.findIndex(({ station }) => station === BLADE);
+  const turning = (i: number) => {
+    const outcome = turned[blade]?.outcomes[i];
+    return outcome?.outcome === 'turning' ? outcome : null;
+  };
+  const depth = (i: number, lineOutM: number) => {
+    const [line] = rideOf(riding, tuned, outcomesAt(turned, i), speeds[i] ?? 0, [lineOutM]).lines;
+    return line?.outcome === 'sinks' ? line.depthM : null;
+  };
+  return {
+    read: turning(0),
+    depthReadM: depth(1, 12),
+    sinkMps: crossingsOf(riding, tuned, turned, speeds.length).sinkMps,
+    later: turning(2),
+    depthLaterM: depth(2, USUAL_OUTFIT.lineOutM),
+  };
+}
+
+const OUTPUTS = ['rate', 'spread', 'drag', 'depth'] as const;
+
+/** What is predicted of the same at another speed than it was read at. */
+function bandsOf(prediction: Prediction): Record<(typeof OUTPUTS)[number], Banded | null> {
+  const blade = prediction.spin.blades.find(({ station }) => station === BLADE)?.at[0];
+  const [ride] = prediction.rides;
+  const turning = blade?.outcome === 'turning' ? blade : null;
+  return {
+    rate: turning && turning.rateHz,
+    spread: turning && turning.spreadRad,
+    drag: turning && turning.dragN,
+    depth: ride?.outcome === 'rides' ? ride.said.depthM : null,
+  };
+}
+
+const median = (values: readonly number[]) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+const width = ({ low, high }: Banded) => high - low;
+
+describe('readings', () => {
+  it('after three of them the truth lies in the band in 85 of 100 of 200 made-up cases, and the band has halved', () => {
+    const normal = normals(seeded(6_112_026));
+    const inside = Object.fromEntries(OUTPUTS.map((key) => [key, 0])) as Record<(typeof OUTPUTS)[number], number>;
+    const narrowed = Object.fromEntries(OUTPUTS.map((key) => [key, [] as number[]])) as Record<
+      (typeof OUTPUTS)[number],
+      number[]
+    >;
+    let cases = 0;
+    for (let n = 0; cases < CASES && n < 2 * CASES; n++) {
+      const slug = LURES[n % LURES.length] ?? '';
+      const { build } = demoLure(slug);
+      const stations = predict(build, LAKE_WATER, []).spin.blades.map(({ station }) => station);
+      const factors = factorsOf(stations);
+      const truth = truthOf(
+        slug,
+        factors,
+        factors.map(() => normal() / NINE_IN_TEN),
+      );
+      const { read, later, depthReadM, depthLaterM } = truth;
+      if (!read || !later || depthReadM === null || depthLaterM === null) continue;
+      cases++;
+      const off = (share: number) => Math.exp((normal() * share) / NINE_IN_TEN);
+      const readings: Reading[] = [
+        { kind: 'rate', station: BLADE, speedMps: 0.8, rateHz: read.rateHz * off(0.05), errorShare: 0.05 },
+        { kind: 'spread', station: BLADE, speedMps: 0.8, spreadRad: read.spreadRad * off(0.08), errorShare: 0.08 },
+        { kind: 'depth', speedMps: 0.7, lineOutM: 12, depthM: depthReadM * off(0.08), errorShare: 0.08 },
+      ];
+      const { belief, unused } = learnFrom(build, LAKE_WATER, readings);
+      expect(unused).toEqual([]);
+      const [before, after] = [null, belief].map((learnt) => bandsOf(predict(build, LAKE_WATER, [1.1], { learnt })));
+      const values = { rate: later.rateHz, spread: later.spreadRad, drag: later.dragN, depth: depthLaterM };
+      for (const key of OUTPUTS) {
+        const [was, is] = [before?.[key], after?.[key]];
+        if (!was || !is) throw new Error(`${key} of ${slug} is said before and after`);
+        if (values[key] >= is.low && values[key] <= is.high) inside[key]++;
+        narrowed[key].push(width(is) / width(was));
+      }
+    }
+    expect(cases).toBe(CASES);
+    for (const key of OUTPUTS) {
+      measured(
+        'Bands and readings',
+        `After a rate, a spread angle and a depth: ${key} at another speed`,
+        `truth inside in ${percent(inside[key] / CASES)} of ${CASES} made-up cases; band ${percent(median(narrowed[key]), 2)} of what it was (median)`,
+        'at least 85 %; at most half',
+      );
+      expect(inside[key] / CASES, `${key} inside`).toBeGreaterThanOrEqual(0.85);
+      expect(median(narrowed[key]), `${key} narrowed`).toBeLessThanOrEqual(0.5);
+    }
+  }, 120_000);
+
+  it('without any nothing changes; what cannot be read of this lure is named and changes nothing', () => {
+    const { build } = demoLure('hovna-lantern');
+    const stations = predict(build, LAKE_WATER, []).spin.blades.map(({ station }) => station);
+    expect(learnFrom(build, LAKE_WATER, []).belief).toEqual(priorBelief(stations));
+    const stray: Reading[] = [
+      { kind: 'rate', station: itemId('blade-9'), speedMps: 0.8, rateHz: 7, errorShare: 0.05 },
+      { kind: 'depth', speedMps: 4.9, lineOutM: 0.6, depthM: 0.3, errorShare: 0.08 },
+    ];
+    const { belief, unused } = learnFrom(build, LAKE_WATER, stray);
+    expect(unused).toEqual([
+      { reading: 0, why: 'noSuchBlade' },
+      { reading: 1, why: 'doesNotSink' },
+    ]);
+    expect(belief).toEqual(priorBelief(stations));
+  });
+
+  it('a faster count moves the rate up and narrows it; the same reading twice narrows it more; order does not matter', () => {
+    const { build } = demoLure('mirrow-drum');
+    const rate = (readings: readonly Reading[], learnt = learnFrom(build, LAKE_WATER, readings).belief) => {
+      const band = bandsOf(predict(build, LAKE_WATER, [0.8], { learnt })).rate;
+      if (!band) throw new Error('it turns');
+      return band;
+    };
+    const nominal = rate([]);
+    const fast: Reading = {
+      kind: 'rate',
+      station: BLADE,
+      speedMps: 0.8,
+      rateHz: nominal.value * 1.1,
+      errorShare: 0.05,
+    };
+    const fall: Reading = { kind: 'sink', throughM: 2, seconds: 3, errorShare: 0.08 };
+    const once = rate([fast]);
+    expect(once.value).toBeGreaterThan(nominal.value * 1.05);
+    expect(once.value).toBeLessThan(nominal.value * 1.11);
+    expect(width(once)).toBeLessThan(width(nominal) / 2);
+    expect(width(rate([fast, fast]))).toBeLessThan(width(once));
+    expect(rate([fast, fall]).value).toBeCloseTo(rate([fall, fast]).value, 3);
+    // One after the other is nearly as all at once: the model is only nearly straight.
+    const [first] = [learnFrom(build, LAKE_WATER, [fast]).belief];
+    const then = learnFrom(build, LAKE_WATER, [fall], { learnt: first }).belief;
+    expect(rate([], then).value / rate([fast, fall]).value).toBeCloseTo(1, 1);
+  });
+
+  it('a rate far from anything believed still ends somewhere finite', () => {
+    const { build } = demoLure('suvra-needle');
+    for (const rateHz of [0.5, 190]) {
+      const { belief, rounds } = learnFrom(build, LAKE_WATER, [
+        { kind: 'rate', station: BLADE, speedMps: 0.8, rateHz, errorShare: 0.05 },
+      ]);
+      expect(belief.middle.every(Number.isFinite)).toBe(true);
+      expect(rounds).toBeLessThanOrEqual(12);
+    }
+  });
+
+  it('a file of readings is checked, and errors not said are the usual ones', () => {
+    const read = readingsSchema.safeParse([{ kind: 'depth', speedMps: 0.8, lineOutM: 20, depthM: 1.4 }]);
+    expect(read.data).toEqual([{ kind: 'depth', speedMps: 0.8, lineOutM: 20, depthM: 1.4, errorShare: 0.08 }]);
+    expect(readingsSchema.safeParse([{ kind: 'rate', station: 'blade-1', speedMps: 9, rateHz: 7 }]).success).toBe(
+      false,
+    );
+  });
+});

@@ -1,0 +1,263 @@
+/**
+ * What a reading teaches: each moves the factors of a lure (factors.ts) towards what was measured and narrows them.
+ *
+ * The most believed place of the factors, given normal errors: the least of  |x|²_Σ + Σ((r_i − f_i(x))/e_i)²  by Gauss–
+ * Newton, each round linearised where the last one ended. Within a round the readings are taken in one after the other,
+ * as scalars (Kalman): with h the slope of f at the place x̂ it was linearised at,
+ *     K = Σh/(hᵀΣh + e²),     x ← x + K(r − f(x̂) − h·(x − x̂)),     Σ ← Σ − K hᵀΣ.
+ * Rates, depths, sink times and angles are read as logarithms: an error is a share of what was read. All errors are half
+ * widths of nine cases in ten, as the factors are. A step that makes matters worse is halved.
+ * Source: any text on estimation (Bell and Cathey, IEEE Trans. Automatic Control 38, 1993: the iterated Kalman filter is
+ * Gauss–Newton).
+ */
+import * as z from 'zod/mini';
+import { positiveLengthM } from '../schema';
+import { USUAL_OUTFIT } from '../hydro/outfit';
+import type { Water } from '../hydro/water';
+import { itemIdSchema, type Build } from '../lure/lure';
+import { crossingsOf, GRID_MPS } from './crossings';
+import { beliefFor, coefficientsAt, movedBy, sharedAt, type Belief, type Factor } from './factors';
+import { outcomesAt, rideOf, ridingOf, tunedTo, type Riding, type Tuned } from './ride';
+import { turnAll, type Turned } from './spin';
+import type { Asked } from './predict';
+
+/** Share of what was read that it may be off by, nine times in ten. */
+const errorShare = z.number().check(z.minimum(0.001), z.maximum(1));
+const speedMps = z.number().check(z.minimum(0.05), z.maximum(5));
+
+export const readingSchema = z.discriminatedUnion('kind', [
+  /** Turns of a blade counted at a known speed. */
+  z.strictObject({
+    kind: z.literal('rate'),
+    station: itemIdSchema,
+    speedMps,
+    rateHz: z.number().check(z.minimum(0.1), z.maximum(200)),
+    errorShare: z._default(errorShare, 0.05),
+  }),
+  /** How far a blade stands out from its wire, on a photograph from the side. */
+  z.strictObject({
+    kind: z.literal('spread'),
+    station: itemIdSchema,
+    speedMps,
+    spreadRad: z.number().check(z.minimum(0.02), z.maximum(1.57)),
+    errorShare: z._default(errorShare, 0.08),
+  }),
+  /** Depth the lure ran at with this much line out, at a known speed. */
+  z.strictObject({
+    kind: z.literal('depth'),
+    speedMps,
+    lineOutM: z.number().check(z.minimum(0.5), z.maximum(300)),
+    depthM: z.number().check(z.minimum(0.05), z.maximum(100)),
+    errorShare: z._default(errorShare, 0.08),
+  }),
+  /** Time it took to fall through this much water on slack line. */
+  z.strictObject({
+    kind: z.literal('sink'),
+    throughM: positiveLengthM,
+    seconds: z.number().check(z.minimum(0.1), z.maximum(600)),
+    errorShare: z._default(errorShare, 0.08),
+  }),
+]);
+export type Reading = z.infer<typeof readingSchema>;
+export const readingsSchema = z.array(readingSchema).check(z.maxLength(200));
+
+/** A reading that teaches nothing: what it reads cannot be predicted of this lure. */
+export interface Unused {
+  readonly reading: number;
+  readonly why: 'noSuchBlade' | 'doesNotTurn' | 'doesNotSink';
+}
+
+export interface Learnt {
+  readonly belief: Belief;
+  readonly unused: readonly Unused[];
+  /** Rounds until it no longer moved. */
+  readonly rounds: number;
+}
+
+const MOST_ROUNDS = 12;
+/** Half widths: closer than this the place no longer moves. */
+const SETTLED = 1e-3;
+/** A factor is moved this far for its slope. */
+const SLOPE_STEP = 0.25;
+/** No factor is believed further out than this. */
+const FARTHEST = 4;
+
+/** What is believed of this lure after these readings; a pure function of them and of what was believed before. */
+export function learnFrom(build: Build, water: Water, readings: readonly Reading[], asked: Asked = {}): Learnt {
+  const riding = ridingOf(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
+  const before = beliefFor(
+    riding.spinners.map(({ station }) => station),
+    asked.learnt ?? null,
+  );
+  const model = new ReadingModel(riding, before.factors, readings);
+  const first = model.at(before.middle);
+  const unused = first.logs.flatMap((each, i) => (typeof each === 'string' ? [{ reading: i, why: each }] : []));
+  const used = readings.flatMap((reading, i) => (typeof first.logs[i] === 'string' ? [] : [{ reading, i }]));
+  const farness = inverseTimes(before.covariance);
+  const badness = (place: Place) =>
+    farness(place.at.map((x, k) => x - (before.middle[k] ?? 0))) +
+    used.reduce((sum, { reading, i }) => {
+      const each = place.logs[i];
+      return sum + (typeof each === 'number' ? ((readOf(reading) - each) / reading.errorShare) ** 2 : Infinity);
+    }, 0);
+
+  let place = first;
+  let { covariance } = before;
+  let rounds = 0;
+  while (rounds < MOST_ROUNDS && used.length > 0) {
+    rounds++;
+    const slopes = model.slopes(place);
+    const x = [...before.middle];
+    const P = before.covariance.map((row) => [...row]);
+    for (const { reading, i } of used) {
+      const h = slopes[i] ?? [];
+      const Ph = P.map((row) => dot(row, h));
+      const variance = dot(h, Ph) + reading.errorShare ** 2;
+      const off = readOf(reading) - ((place.logs[i] as number) + dot(h, x) - dot(h, place.at));
+      Ph.forEach((each, k) => (x[k] = (x[k] ?? 0) + (each / variance) * off));
+      P.forEach((row, k) => row.forEach((_, j) => (row[j] = (row[j] ?? 0) - ((Ph[k] ?? 0) * (Ph[j] ?? 0)) / variance)));
+    }
+    covariance = P;
+    const next = betterOnTheWay(model, place, x, badness);
+    if (!next) break;
+    const moved = Math.max(...next.at.map((each, k) => Math.abs(each - (place.at[k] ?? 0))));
+    place = next;
+    if (moved < SETTLED) break;
+  }
+  return { belief: { factors: before.factors, middle: place.at, covariance }, unused, rounds };
+}
+
+/** From a place towards a goal, as far as it does not make matters worse; null when it does from the start. */
+function betterOnTheWay(
+  model: ReadingModel,
+  from: Place,
+  to: readonly number[],
+  badness: (place: Place) => number,
+): Place | null {
+  const bad = badness(from);
+  for (let share = 1; share > 0.05; share /= 2) {
+    const place = model.at(from.at.map((each, k) => clamped(each + share * ((to[k] ?? 0) - each))));
+    if (badness(place) <= bad) return place;
+  }
+  return null;
+}
+
+function clamped(x: number): number {
+  return Math.max(-FARTHEST, Math.min(FARTHEST, x));
+}
+
+function dot(a: readonly number[], b: readonly number[]): number {
+  return a.reduce((sum, each, i) => sum + each * (b[i] ?? 0), 0);
+}
+
+function readOf(reading: Reading): number {
+  switch (reading.kind) {
+    case 'rate':
+      return Math.log(reading.rateHz);
+    case 'spread':
+      return Math.log(reading.spreadRad);
+    case 'depth':
+      return Math.log(reading.depthM);
+    case 'sink':
+      return Math.log(reading.throughM / reading.seconds);
+  }
+}
+
+/** The factors at a place, what the blades do there, and the logarithm of what each reading would read, or why none. */
+interface Place {
+  readonly at: readonly number[];
+  readonly turned: readonly Turned[];
+  readonly logs: readonly (number | Unused['why'])[];
+}
+
+class ReadingModel {
+  /** The speeds of the readings, then those a fall is worked out from. */
+  private readonly speedsMps: readonly number[];
+
+  constructor(
+    private readonly riding: Riding,
+    private readonly factors: readonly Factor[],
+    private readonly readings: readonly Reading[],
+  ) {
+    const isFallen = readings.some(({ kind }) => kind === 'sink');
+    this.speedsMps = [
+      ...readings.map((reading) => (reading.kind === 'sink' ? 0 : reading.speedMps)),
+      ...(isFallen ? GRID_MPS : []),
+    ];
+  }
+
+  /** @param turned what the blades do, where no factor of theirs has moved */
+  at(at: readonly number[], turned: readonly Turned[] | null = null): Place {
+    const { spinners, rho } = this.riding;
+    const spun =
+      turned ??
+      turnAll(
+        spinners,
+        rho,
+        this.speedsMps,
+        spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, this.factors, at)),
+      );
+    const tuned = tunedTo(this.riding, sharedAt(this.factors, at));
+    return { at, turned: spun, logs: this.readings.map((reading, i) => this.logOf(reading, i, spun, tuned)) };
+  }
+
+  /** d log/dx of each reading with each factor at this place; 0 where one side cannot be said. */
+  slopes(place: Place): number[][] {
+    const pairs = this.factors.map((factor, k) => {
+      const kept = factor.of === 'blade' ? null : place.turned;
+      return [SLOPE_STEP, -SLOPE_STEP].map((by) => this.at(movedBy(place.at, k, by), kept).logs);
+    });
+    return this.readings.map((_, i) =>
+      pairs.map(([up, down]) => {
+        const [a, b] = [up?.[i], down?.[i]];
+        return typeof a === 'number' && typeof b === 'number' ? (a - b) / (2 * SLOPE_STEP) : 0;
+      }),
+    );
+  }
+
+  private logOf(reading: Reading, i: number, turned: readonly Turned[], tuned: Tuned): number | Unused['why'] {
+    switch (reading.kind) {
+      case 'rate':
+      case 'spread': {
+        const blade = turned.find(({ spinner }) => spinner.station === reading.station);
+        if (!blade) return 'noSuchBlade';
+        const outcome = blade.outcomes[i];
+        if (outcome?.outcome !== 'turning') return 'doesNotTurn';
+        return Math.log(reading.kind === 'rate' ? outcome.rateHz : outcome.spreadRad);
+      }
+      case 'depth': {
+        const { speedMps, lineOutM } = reading;
+        const [line] = rideOf(this.riding, tuned, outcomesAt(turned, i), speedMps, [lineOutM]).lines;
+        return line?.outcome === 'sinks' && line.depthM > 0 ? Math.log(line.depthM) : 'doesNotSink';
+      }
+      case 'sink': {
+        const { sinkMps } = crossingsOf(this.riding, tuned, turned, this.readings.length);
+        return sinkMps === null ? 'doesNotSink' : Math.log(sinkMps);
+      }
+    }
+  }
+}
+
+/** xᵀΣ⁻¹x as a function of x, by the Cholesky factor of Σ. */
+function inverseTimes(covariance: Belief['covariance']): (x: readonly number[]) => number {
+  const n = covariance.length;
+  const L = covariance.map((row) => [...row]);
+  for (let j = 0; j < n; j++) {
+    for (let i = j; i < n; i++) {
+      let sum = covariance[i]?.[j] ?? 0;
+      for (let k = 0; k < j; k++) sum -= (L[i]?.[k] ?? 0) * (L[j]?.[k] ?? 0);
+      const row = L[i] as number[];
+      // What is known for certain stays where it is: a floor keeps the division whole.
+      row[j] = i === j ? Math.sqrt(Math.max(sum, 1e-9)) : sum / (L[j]?.[j] ?? 1);
+    }
+  }
+  return (x) => {
+    const y: number[] = [];
+    for (let i = 0; i < n; i++) {
+      let sum = x[i] ?? 0;
+      for (let k = 0; k < i; k++) sum -= (L[i]?.[k] ?? 0) * (y[k] ?? 0);
+      y.push(sum / (L[i]?.[i] ?? 1));
+    }
+    return dot(y, y);
+  };
+}

@@ -1,0 +1,102 @@
+/**
+ * The way of a lure through the water as its line is wound in, after a cast and a countdown on slack line.
+ *
+ * Wound in at speed v the lure goes along its line. With the line at φ to the level there, the lure moving at δ below the
+ * level at U, its drag against its way and W′ − L straight down,
+ *     T cos φ = D cos δ,   T sin φ + D sin δ = W′ − L   ⇒   sin(δ + φ) = tan γ cos φ,   tan γ = (W′ − L)/D:
+ * on a line steeper than γ it rises, on a flatter one it sinks. Towed level for long it comes to the depth z∞(ℓ) that a
+ * line of what is still out gives (hydro/towed-line.ts), where φ = γ. In between, φ is taken as the level one in proportion
+ * to how far the lure lies below the rod's tip:  tan φ = tan γ (z + h)/(z∞ + h). Then
+ *     dz/dt = U sin δ,     dℓ/dt = −v,     U = v.
+ * It falls on slack line straight down, at most as far as the line lets it hang. The current is part of v for what the
+ * blades do; it does not move the lure over the ground here.
+ */
+import type { Water } from '../hydro/water';
+import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import type { Build } from '../lure/lure';
+import { nominalCrossings } from './crossings';
+import { rides } from './ride';
+
+export interface Retrieving {
+  /** Line out when the winding begins, m: the outfit's, from tip to lure. */
+  readonly countdownS: number;
+  /** Line wound in by one turn of the handle, m, and turns of it in a second. */
+  readonly linePerTurnM: number;
+  readonly turnsPerS: number;
+}
+
+export interface PathPoint {
+  readonly lineOutM: number;
+  readonly timeS: number;
+  readonly depthM: number;
+}
+
+export type RetrievePath =
+  | {
+      readonly outcome: 'runs';
+      readonly points: readonly PathPoint[];
+      readonly deepestM: number;
+      /** Depth fallen to in the countdown. */
+      readonly startM: number;
+      /** It hung on the line before the countdown was over. */
+      readonly hung: boolean;
+    }
+  | { readonly outcome: 'floats' }
+  | {
+      readonly outcome: 'outsideModel';
+      readonly quantity: 'speedMps';
+      readonly value: number;
+      readonly limit: number;
+    };
+
+const STEPS = 240;
+/** The last of it is lifted out. */
+const LIFTED_AT_M = 1.5;
+const FASTEST_MPS = 5;
+
+export function retrievePath(
+  build: Build,
+  water: Water,
+  { countdownS, linePerTurnM, turnsPerS }: Retrieving,
+  outfit: Outfit = USUAL_OUTFIT,
+): RetrievePath {
+  const speedMps = linePerTurnM * turnsPerS;
+  if (!(speedMps > 0 && speedMps <= FASTEST_MPS)) {
+    return { outcome: 'outsideModel', quantity: 'speedMps', value: speedMps, limit: speedMps > 0 ? FASTEST_MPS : 0 };
+  }
+  const { sinkMps } = nominalCrossings(build, water, outfit);
+  if (sinkMps === null) return { outcome: 'floats' };
+  const { tipHeightM: h, lineOutM } = outfit;
+  const lifted = Math.min(lineOutM, Math.max(LIFTED_AT_M, h));
+  const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
+  const [ride] = rides(build, water, [speedMps], outfit, lengths).at;
+  const tanSlope = Math.max(0, Math.tan(Math.min(1.5, ride?.lineSlopeRad ?? 0)));
+  const levelM = lengths.map((_, i) => {
+    const line = ride?.lines[i];
+    return line?.outcome === 'sinks' ? line.depthM : 0;
+  });
+  const hangsAtM = Math.max(0, lineOutM - h);
+  const startM = Math.min(sinkMps * countdownS, hangsAtM);
+  let z = startM;
+  const points: PathPoint[] = [{ lineOutM, timeS: 0, depthM: z }];
+  for (let i = 1; i <= STEPS; i++) {
+    const [from = 0, to = 0] = [lengths[i - 1], lengths[i]];
+    const dt = (from - to) / speedMps;
+    const sinks = (depthM: number) => {
+      const tanLine = (tanSlope * (depthM + h)) / ((levelM[i] ?? 0) + h || 1e-9);
+      const cosLine = 1 / Math.hypot(1, tanLine);
+      return speedMps * Math.sin(Math.asin(Math.min(1, tanSlope * cosLine)) - Math.atan(tanLine));
+    };
+    // Midpoint rule; the surface stops it, and so does the line: straight down is as deep as it can hang.
+    const half = Math.max(0, z + (dt / 2) * sinks(z));
+    z = Math.min(Math.max(0, z + dt * sinks(half)), Math.max(0, to - h));
+    points.push({ lineOutM: to, timeS: (points.at(-1)?.timeS ?? 0) + dt, depthM: z });
+  }
+  return {
+    outcome: 'runs',
+    points,
+    deepestM: Math.max(...points.map(({ depthM }) => depthM)),
+    startM,
+    hung: sinkMps * countdownS > hangsAtM,
+  };
+}

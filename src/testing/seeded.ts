@@ -1,0 +1,13 @@
+/** Numbers from a seed, the same on every machine (Park and Miller, Comm. ACM 31, 1988). */
+export function seeded(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state * 48271) % 2147483647;
+    return state / 2147483647;
+  };
+}
+
+/** Normal numbers of standard deviation 1 from uniform ones (Box and Muller). */
+export function normals(random: () => number): () => number {
+  return () => Math.sqrt(-2 * Math.log(random())) * Math.cos(2 * Math.PI * random());
+}
