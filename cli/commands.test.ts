@@ -107,6 +107,103 @@ describe('the core for scripts', () => {
   });
 });
 
+describe('rides for scripts', () => {
+  type Answer = Record<string, unknown> & {
+    spreads: Record<string, [number, number] | null>;
+    at: (Record<string, unknown> & { spreads: Record<string, [number, number] | null> })[];
+  };
+  const ask = (options: CommandOptions, lure = 'demo:torvane-lanes') =>
+    run('predict', [lure], { speed: '0.8', ...options }) as Answer;
+  const PER_SPEED = [
+    'beat_hz',
+    'thump_n',
+    'shake_mm',
+    'drag_n',
+    'line_slope_deg',
+    'depth_m',
+    'pitch_deg',
+    'lean_deg',
+    'side_pull_deg',
+  ];
+  const ONCE = ['surface_speed_m_s', 'sinking_weight_n', 'sink_rate_m_s', 'mass_g', 'arm_natural_hz'];
+
+  it('says every figure with its spread, and what moves it', () => {
+    const answer = ask({});
+    const [at] = answer.at;
+    for (const [said, names] of [
+      [answer, ONCE],
+      [at, PER_SPEED],
+    ] as const) {
+      for (const name of names) {
+        const [value, band] = [said?.[name], said?.spreads[name]];
+        expect(typeof value, name).toBe('number');
+        expect(band?.[0], name).toBeLessThanOrEqual(value as number);
+        expect(band?.[1], name).toBeGreaterThanOrEqual(value as number);
+      }
+    }
+    const [low, high] = answer.stall_speed_m_s as [number, number];
+    expect(low).toBeGreaterThan(0.2);
+    expect(high).toBeGreaterThan(low);
+    expect((at?.movers as Record<string, unknown[]>).depth_m).toHaveLength(3);
+  });
+
+  it('takes water, outfit, line out, readings and a state from files and options', () => {
+    files.set('sea.json', '{"temperatureK": 285, "salinityGPerKg": 30}');
+    files.set(
+      'outfit.json',
+      '{"line": {"kind": "nylon", "diameterM": 0.0003}, "swivel": "free", "tipHeightM": 0.5, "lineOutM": 25}',
+    );
+    files.set('readings.json', '[{"kind": "rate", "station": "blade-1", "speedMps": 0.8, "rateHz": 9}]');
+    const plain = ask({});
+    expect(ask({ water: 'sea.json' }).sinking_weight_n).toBeLessThan(plain.sinking_weight_n as number);
+    const nylon = ask({ outfit: 'outfit.json' });
+    expect(nylon).toMatchObject({ line_out_m: 25, outfit: { swivel: 'free' } });
+    expect(ask({ outfit: 'outfit.json', 'line-out': '12' }).line_out_m).toBe(12);
+    expect(ask({ 'line-out': '20' }).at[0]?.depth_m).toBeGreaterThan(plain.at[0]?.depth_m as number);
+    const read = ask({ readings: 'readings.json' });
+    expect(read.readings).toEqual({ used: 1, unused: [] });
+    const rate = (answer: Answer) =>
+      (answer.at[0]?.blades as { rate_hz: number; rate_hz_spread: [number, number] }[])[0];
+    expect(rate(read)?.rate_hz).toBeGreaterThan(rate(plain)?.rate_hz ?? 0);
+    expect((rate(read)?.rate_hz_spread[1] ?? 0) - (rate(read)?.rate_hz_spread[0] ?? 0)).toBeLessThan(
+      ((rate(plain)?.rate_hz_spread[1] ?? 0) - (rate(plain)?.rate_hz_spread[0] ?? 0)) / 2,
+    );
+    expect(rate(ask({ state: 'weed' }))?.rate_hz).toBeLessThan(rate(plain)?.rate_hz ?? 0);
+  });
+
+  it('finds the lightest head and the way of a retrieve', () => {
+    expect(run('head', ['demo:stolk-kettle'], { speed: '0.8', depth: '2,2.5' })).toMatchObject({
+      outcome: 'found',
+      station: expect.stringMatching(/./) as unknown,
+    });
+    const path = run('retrieve', ['demo:stolk-kettle'], { turns: '0.8', countdown: '4', 'line-out': '20' }) as {
+      start_m: number;
+      points: { depth_m: number }[];
+    };
+    expect(path.points[0]?.depth_m).toBe(path.start_m);
+    expect(path.start_m).toBeGreaterThan(1);
+  });
+
+  it.each([
+    [{ water: 'nowhere.json' }, 'cannotRead'],
+    [{ water: 'hot.json' }, 'faultyField'],
+    [{ outfit: 'hot.json' }, 'faultyField'],
+    [{ readings: 'hot.json' }, 'faultyField'],
+    [{ 'line-out': '2 km' }, 'badLineOut'],
+    [{ state: 'dusty' }, 'unknownState'],
+  ] as const)('%j fails as %s and says what would be right', (options, code) => {
+    files.set('hot.json', '{"temperatureK": 400, "salinityGPerKg": 0}');
+    try {
+      ask(options);
+    } catch (error) {
+      expect((error as CommandError).code).toBe(code);
+      expect((error as CommandError).message.length).toBeGreaterThan(20);
+      return;
+    }
+    throw new Error('it should have failed');
+  });
+});
+
 describe('baits for scripts', () => {
   it('a tandem has two blades, nose first, with their bands; a buzzbait one', () => {
     const tandem = run('predict', ['demo:torvane-lanes'], { speed: '0.8' }) as {

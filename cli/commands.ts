@@ -8,16 +8,18 @@ import { cutLengths } from '../src/core/lure/lengths';
 import { findings } from '../src/core/lure/findings';
 import { applyEdits, editSchema, type Edit } from '../src/core/lure/edit';
 import type { ItemId, Lure } from '../src/core/lure/lure';
-import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
-import { LAKE_WATER } from '../src/core/hydro/water';
-import { predictSpin, type BladePrediction } from '../src/core/predict/spin';
-import { nominalCrossings } from '../src/core/predict/crossings';
-import { rides, type Ride } from '../src/core/predict/ride';
+import { outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/core/hydro/outfit';
+import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
+import { BLADE_STATES, type BladeState } from '../src/core/lure/bearing';
+import { lightestHead } from '../src/core/predict/head-finder';
+import { readingsSchema, type Reading } from '../src/core/predict/readings';
+import { retrievePath } from '../src/core/predict/retrieve-path';
 import { readQuantity } from '../src/core/units/read';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { findingWords, repairWords } from '../src/words/finding-words';
 import { refusalWords } from '../src/words/refusal-words';
 import { lureFileProblemWords, readingProblemWords } from '../src/words/problem-words';
+import { predictions } from './predictions';
 import { termWords } from '../src/words/length-words';
 
 export class CommandError extends Error {
@@ -34,11 +36,19 @@ export interface CommandOptions {
   readonly pattern?: string | undefined;
   readonly speed?: string | undefined;
   readonly 'line-out'?: string | undefined;
+  readonly water?: string | undefined;
+  readonly outfit?: string | undefined;
+  readonly readings?: string | undefined;
+  readonly state?: string | undefined;
+  readonly depth?: string | undefined;
+  readonly turns?: string | undefined;
+  readonly 'per-turn'?: string | undefined;
+  readonly countdown?: string | undefined;
 }
 
 type ReadText = (path: string) => string;
 
-const COMMANDS = ['demo', 'show', 'parts', 'predict', 'lengths', 'findings', 'edit', 'swap'];
+const COMMANDS = ['demo', 'show', 'parts', 'predict', 'lengths', 'findings', 'edit', 'swap', 'head', 'retrieve'];
 const DEMO_PREFIX = 'demo:';
 
 export function runCommand(
@@ -56,7 +66,18 @@ export function runCommand(
     case 'parts':
       return json(listParts(options));
     case 'predict':
-      return json(predictions(open(), readSpeeds(options.speed), readLineOut(options['line-out'])));
+      return json(
+        predictions(open(), readSpeeds(options.speed), {
+          water: readWater(options, readText),
+          outfit: readOutfit(options, readText),
+          readings: readReadings(options, readText),
+          state: readState(options.state),
+        }),
+      );
+    case 'head':
+      return json(headJson(open(), options, readText));
+    case 'retrieve':
+      return json(retrieveJson(open(), options, readText));
     case 'edit':
       return writeLureFile(done(open(), readEdits(operands[1], readText)));
     case 'swap':
@@ -99,19 +120,7 @@ function openLure(operands: readonly string[], readText: ReadText): Lure {
 
 function readEdits(source: string | undefined, readText: ReadText): readonly Edit[] {
   if (source === undefined) throw new CommandError('noEdits', 'Name a file with a list of edits, after the lure.');
-  let json: unknown;
-  try {
-    json = JSON.parse(readText(source));
-  } catch {
-    throw new CommandError('cannotRead', `Cannot read “${source}” as JSON. A list of edits would be right.`);
-  }
-  const edits = z.array(editSchema).check(z.maxLength(MOST_EDITS)).safeParse(json);
-  if (edits.success) return edits.data;
-  const [issue] = edits.error.issues;
-  throw new CommandError(
-    'badEdits',
-    `Not a list of edits: at ${issue?.path.join('.') ?? ''}, ${issue?.message ?? ''}.`,
-  );
+  return readChecked(source, z.array(editSchema).check(z.maxLength(MOST_EDITS)), 'A list of edits', readText, 'badEdits');
 }
 
 const MOST_EDITS = 1000;
@@ -143,11 +152,120 @@ function readSpeeds(text: string | undefined): number[] {
   });
 }
 
-function readLineOut(text: string | undefined): number {
-  if (text === undefined) return USUAL_OUTFIT.lineOutM;
-  const reading = readQuantity('length', text, { bare: 'm', minSi: 0.5, maxSi: 300 });
-  if (!reading.ok) throw new CommandError('badLineOut', readingProblemWords(reading.problem));
+/** A file checked by a schema; what it should hold is named when it does not. */
+function readChecked<T>(
+  source: string,
+  schema: z.ZodMiniType<T>,
+  what: string,
+  readText: ReadText,
+  code = 'faultyField',
+): T {
+  let json: unknown;
+  try {
+    json = JSON.parse(readText(source));
+  } catch {
+    throw new CommandError('cannotRead', `Cannot read “${source}” as JSON. ${what} would be right.`);
+  }
+  const read = schema.safeParse(json);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  throw new CommandError(
+    code,
+    `In “${source}” at ${issue?.path.join('.') || 'the top'}: ${issue?.message ?? ''}. ${what} would be right.`,
+  );
+}
+
+function readWater({ water }: CommandOptions, readText: ReadText): Water {
+  if (water === undefined) return LAKE_WATER;
+  return readChecked(water, waterSchema, '{"temperatureK": 285, "salinityGPerKg": 0}', readText);
+}
+
+/** The usual outfit, or that of a file; `--line-out` goes before either's. */
+function readOutfit({ outfit, 'line-out': lineOut }: CommandOptions, readText: ReadText): Outfit {
+  const what = 'An outfit such as docs/core-cli.md shows';
+  const read = outfit === undefined ? USUAL_OUTFIT : readChecked(outfit, outfitSchema, what, readText);
+  if (lineOut === undefined) return read;
+  return { ...read, lineOutM: readNumber('badLineOut', lineOut, 'm', 0.5, 300) };
+}
+
+function readReadings({ readings }: CommandOptions, readText: ReadText): readonly Reading[] {
+  if (readings === undefined) return [];
+  return readChecked(readings, readingsSchema, 'A list of readings such as docs/core-cli.md shows', readText);
+}
+
+function readState(text: string | undefined): BladeState {
+  const state = BLADE_STATES.find((each) => each === (text ?? 'clean'));
+  if (state) return state;
+  throw new CommandError('unknownState', `No state “${String(text)}”. There are: ${BLADE_STATES.join(', ')}.`);
+}
+
+function readNumber(code: string, text: string, unit: 'm' | 's', minSi: number, maxSi: number): number {
+  if (unit === 's') {
+    const seconds = Number(text);
+    if (text.trim() !== '' && seconds >= minSi && seconds <= maxSi) return seconds;
+    throw new CommandError(code, `“${text}” is no number from ${minSi} to ${maxSi}.`);
+  }
+  const reading = readQuantity('length', text, { bare: unit, minSi, maxSi });
+  if (!reading.ok) throw new CommandError(code, readingProblemWords(reading.problem));
   return reading.si;
+}
+
+/** The lightest head or weight for a depth at a speed. */
+function headJson(lure: Lure, options: CommandOptions, readText: ReadText) {
+  const [speedMps = 0] = readSpeeds(options.speed);
+  const [from = '', to = ''] = (options.depth ?? '').split(',');
+  const fromM = readNumber('badDepth', from, 'm', 0, 100);
+  const toM = readNumber('badDepth', to, 'm', 0, 100);
+  if (toM <= fromM) throw new CommandError('badDepth', 'Give --depth as two depths, the lesser first: --depth 1,1.5.');
+  const found = lightestHead(
+    lure.build,
+    readWater(options, readText),
+    { speedMps, fromM, toM },
+    CATALOGUE,
+    readOutfit(options, readText),
+  );
+  if (found.outcome === 'noHead') return found;
+  return {
+    outcome: found.outcome,
+    mass_g: found.massKg * 1000,
+    depth_m: found.depthM,
+    ...(found.outcome === 'found'
+      ? {
+          station: found.station,
+          part: found.part && {
+            id: found.part.part.id,
+            mass_g: found.part.part.massKg * 1000,
+            depth_m: found.part.depthM,
+          },
+        }
+      : {}),
+  };
+}
+
+/** The way of a retrieve, as points. */
+function retrieveJson(lure: Lure, options: CommandOptions, readText: ReadText) {
+  const path = retrievePath(
+    lure.build,
+    readWater(options, readText),
+    {
+      turnsPerS: readNumber('badTurns', options.turns ?? '1', 's', 0, 8),
+      linePerTurnM: readNumber('badPerTurn', options['per-turn'] ?? '0.66', 'm', 0.05, 3),
+      countdownS: readNumber('badCountdown', options.countdown ?? '0', 's', 0, 600),
+    },
+    readOutfit(options, readText),
+  );
+  if (path.outcome !== 'runs') return path;
+  return {
+    outcome: path.outcome,
+    start_m: path.startM,
+    hung: path.hung,
+    deepest_m: path.deepestM,
+    points: path.points.map(({ lineOutM, timeS, depthM }) => ({
+      line_out_m: lineOutM,
+      time_s: timeS,
+      depth_m: depthM,
+    })),
+  };
 }
 
 function listParts({ kind, pattern }: CommandOptions) {
@@ -166,85 +284,6 @@ function listParts({ kind, pattern }: CommandOptions) {
       (kind === undefined || part.kind === kind) &&
       (pattern === undefined || (part.kind === 'blade' && part.pattern === pattern)),
   );
-}
-
-function predictions(lure: Lure, speeds: readonly number[], lineOutM: number) {
-  const prediction = predictSpin(lure.build, LAKE_WATER, speeds);
-  const ride = rides(lure.build, LAKE_WATER, speeds, USUAL_OUTFIT, [lineOutM]);
-  return {
-    lure: lure.id,
-    water: { temperature_k: LAKE_WATER.temperatureK, salinity_g_per_kg: LAKE_WATER.salinityGPerKg },
-    mass_g: ride.massKg * 1000,
-    sinking_weight_n: ride.sinkingN,
-    sink_rate_m_s: nominalCrossings(lure.build, LAKE_WATER).sinkMps,
-    arm_natural_hz: ride.armHz,
-    line_out_m: lineOutM,
-    at: speeds.map((speed, i) => {
-      const blades = prediction.blades.map(({ station, at }) => bladeJson(station, at[i]));
-      return { speed_m_s: speed, outcome: overall(blades), blades, ...rideJson(ride.at[i], blades) };
-    }),
-  };
-}
-
-const RIDE_UNKNOWN = {
-  drag_n: null,
-  pitch_deg: null,
-  line_slope_deg: null,
-  line: null,
-  depth_m: null,
-  thump_n: null,
-  shake_mm: null,
-  lean: null,
-  lean_deg: null,
-  side_pull_deg: null,
-};
-
-/** Null where a blade is outside its model: what hangs on its drag cannot be said then. */
-function rideJson(ride: Ride | undefined, blades: readonly { readonly outcome: string }[]) {
-  const isKnown = blades.every(({ outcome }) => outcome === 'turning' || outcome === 'doesNotTurn');
-  const [line] = ride?.lines ?? [];
-  if (!ride || !isKnown) return RIDE_UNKNOWN;
-  const { lean } = ride;
-  return {
-    drag_n: ride.trim.dragN,
-    pitch_deg: degrees(ride.trim.pitchRad),
-    line_slope_deg: degrees(ride.lineSlopeRad),
-    line: line?.outcome ?? null,
-    depth_m: line?.outcome === 'sinks' ? line.depthM : line?.outcome === 'surfaces' ? 0 : null,
-    thump_n: Math.hypot(...ride.shakes.map(({ thumpN }) => thumpN)),
-    shake_mm: Math.hypot(...ride.shakes.map(({ amplitudeM }) => amplitudeM * 1000)),
-    lean: lean.outcome,
-    lean_deg: lean.outcome === 'leans' ? degrees(lean.leanRad) : null,
-    side_pull_deg: degrees(ride.sidePullRad),
-  };
-}
-
-function bladeJson(station: string, at: BladePrediction | undefined) {
-  const turning = at?.outcome === 'turning';
-  const isStill = at?.outcome === 'doesNotTurn';
-  return {
-    station,
-    outcome: at?.outcome ?? 'notAsked',
-    ...(at && at.outcome !== 'turning' ? { detail: at } : {}),
-    turning,
-    rate_hz: turning ? at.rateHz.value : isStill ? 0 : null,
-    rate_hz_spread: turning ? [at.rateHz.low, at.rateHz.high] : null,
-    spread_deg: turning ? degrees(at.spreadRad.value) : null,
-    spread_deg_spread: turning ? [degrees(at.spreadRad.low), degrees(at.spreadRad.high)] : null,
-    drag_n: turning ? at.dragN.value : null,
-    drag_n_spread: turning ? [at.dragN.low, at.dragN.high] : null,
-  };
-}
-
-function overall(blades: readonly ReturnType<typeof bladeJson>[]) {
-  if (blades.length === 0) return 'noBlade';
-  const outcomes = new Set(blades.map(({ outcome }) => outcome));
-  const [only] = outcomes;
-  return outcomes.size === 1 ? only : 'mixed';
-}
-
-function degrees(rad: number): number {
-  return (rad * 180) / Math.PI;
 }
 
 function lengths(lure: Lure) {

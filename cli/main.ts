@@ -8,6 +8,14 @@ const OPTIONS = {
   pattern: { type: 'string' },
   speed: { type: 'string' },
   'line-out': { type: 'string' },
+  water: { type: 'string' },
+  outfit: { type: 'string' },
+  readings: { type: 'string' },
+  state: { type: 'string' },
+  depth: { type: 'string' },
+  turns: { type: 'string' },
+  'per-turn': { type: 'string' },
+  countdown: { type: 'string' },
 } as const;
 
 try {

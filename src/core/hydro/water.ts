@@ -1,9 +1,13 @@
 /** The water a lure runs in. */
-export interface Water {
-  readonly temperatureK: number;
+import * as z from 'zod/mini';
+
+export const waterSchema = z.strictObject({
+  /** What the density formula holds for: 0 to 40 °C. */
+  temperatureK: z.number().check(z.minimum(273.15), z.maximum(313.15)),
   /** Salinity, g of salt per kg of water. Lakes and rivers 0; the open sea about 35. */
-  readonly salinityGPerKg: number;
-}
+  salinityGPerKg: z.number().check(z.minimum(0), z.maximum(45)),
+});
+export type Water = z.infer<typeof waterSchema>;
 
 export const LAKE_WATER: Water = { temperatureK: 293.15, salinityGPerKg: 0 };
 export const GRAVITY_MPS2 = 9.80665;

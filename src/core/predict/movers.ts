@@ -28,6 +28,7 @@ export interface Mover {
   readonly lever: Lever;
   /** Of the output when the lever is a tenth more: a share of it, or a step in its own unit. */
   readonly change: number;
+  readonly isShare: boolean;
 }
 
 /** Outputs that have movers: the rate of the first blade beside all the rest. */
@@ -55,7 +56,7 @@ export function moversOf(build: Build, water: Water, speedMps: number, asked: As
         if (to === null) return [];
         const isShare = scaleOf(key) === 'share' && value > 0;
         const change = isShare ? to / value - 1 : to - value;
-        return Math.abs(change) > NO_CHANGE ? [{ lever, change }] : [];
+        return Math.abs(change) > NO_CHANGE ? [{ lever, change, isShare }] : [];
       });
       const most = movers.toSorted((a, b) => Math.abs(b.change) - Math.abs(a.change)).slice(0, NAMED);
       return [[key, most] as const];

@@ -25,7 +25,6 @@ import {
   type Case,
   type LineOutcome,
   type LureOutput,
-  type OutputForm,
   type RideOutput,
 } from './outputs';
 import { centresOf, outcomesAt, rideOf, ridingOf, tunedTo, type Centres, type Ride, type Tuned } from './ride';
@@ -103,17 +102,17 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
     return { up: tune(1), down: tune(-1) };
   });
 
-  const band = (form: OutputForm, value: number | null, moved: (one: Case) => number | null): Said | null => {
-    if (value === null) return null;
-    const changes = pairs.map((pair): Moved => ({
-      up: (pair && moved(pair.up)) ?? value,
-      down: (pair && moved(pair.down)) ?? value,
-    }));
-    return said(spreadOf(value, form.scale, changes, belief, form.floor), belief.factors);
-  };
-
   const lure = Object.fromEntries(
-    LURE_OUTPUTS.map((key) => [key, band(LURE_FORMS[key], lureOutput(believed, key), (one) => lureOutput(one, key))]),
+    LURE_OUTPUTS.map((key) => {
+      const value = lureOutput(believed, key);
+      if (value === null) return [key, null];
+      const moved = (one: Case) => lureOutput(one, key) ?? BEYOND[key];
+      const changes = pairs.map((pair): Moved => ({
+        up: pair ? moved(pair.up) : value,
+        down: pair ? moved(pair.down) : value,
+      }));
+      return [key, said(spreadOf(value, LURE_FORMS[key].scale, changes, belief), belief.factors)];
+    }),
   ) as Record<LureOutput, Said | null>;
 
   const rides = speedsMps.map((speedMps, i): RidePrediction => {
@@ -158,6 +157,16 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
     belief,
   };
 }
+
+/** What a moved factor makes of an output that can then not be said: as fast as the model goes, or no fall at all. */
+const BEYOND: Readonly<Record<LureOutput, number>> = {
+  massKg: 0,
+  sinkingN: 0,
+  sinkMps: 0,
+  armHz: 0,
+  surfaceMps: MAX_SPEED_MPS,
+  planingMps: MAX_SPEED_MPS,
+};
 
 /** How many of the factors are named. */
 const LEAST_KNOWN = 3;

@@ -4,6 +4,7 @@ import { waterDensity, type Water } from '../hydro/water';
 import type { BladeState } from '../lure/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { spinners } from '../lure/spin-seats';
+import { beliefFor, coefficientsAt, type Belief } from './factors';
 import { passedBy, turnAll } from './spin';
 
 export interface StallPrediction {
@@ -16,17 +17,27 @@ export interface StallPrediction {
 const WAKE_ROUNDS = 6;
 
 /** Of each blade, nose first. The axle is level. */
-export function stallSpeeds(build: Build, water: Water, state: BladeState = 'clean'): StallPrediction[] {
+export function stallSpeeds(
+  build: Build,
+  water: Water,
+  state: BladeState = 'clean',
+  learnt: Belief | null = null,
+): StallPrediction[] {
   const density = waterDensity(water);
   const all = spinners(build, density, state);
+  const { factors, middle } = beliefFor(
+    all.map(({ station }) => station),
+    learnt,
+  );
+  const coefficients = all.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, middle));
   return all.map((spinner, index) => {
     const setting = { waterDensityKgM3: density, slopeRad: 0 };
-    const stall = stallSpeed(spinner.blade(spinner.nominal), spinner.bearing, setting);
+    const stall = stallSpeed(spinner.blade(coefficients[index] ?? spinner.nominal), spinner.bearing, setting);
     if (stall.outcome !== 'stalls' || index === 0) return { station: spinner.station, stall };
     const lureSpeed = (localMps: number) => {
       let speed = localMps;
       for (let round = 0; round < WAKE_ROUNDS; round++) {
-        const ahead = turnAll(all.slice(0, index), density, [speed]);
+        const ahead = turnAll(all.slice(0, index), density, [speed], coefficients);
         speed = localMps / passedBy(ahead, spinner, 0);
       }
       return speed;

@@ -1,0 +1,188 @@
+/** What `predict` answers with: a prediction under names that carry their units. */
+import type { Outfit } from '../src/core/hydro/outfit';
+import type { Water } from '../src/core/hydro/water';
+import type { BladeState } from '../src/core/lure/bearing';
+import type { Lure } from '../src/core/lure/lure';
+import type { Banded } from '../src/core/predict/band';
+import type { Factor } from '../src/core/predict/factors';
+import { moversOf, type MovedOutput, type Movers } from '../src/core/predict/movers';
+import type { LureOutput, RideOutput } from '../src/core/predict/outputs';
+import { predict, type RidePrediction, type Said } from '../src/core/predict/predict';
+import { learnFrom, type Reading } from '../src/core/predict/readings';
+import type { Centre } from '../src/core/predict/ride';
+import type { BladePrediction } from '../src/core/predict/spin';
+import { stallSpeeds } from '../src/core/predict/stalls';
+
+export interface PredictionAsked {
+  readonly water: Water;
+  readonly outfit: Outfit;
+  readonly readings: readonly Reading[];
+  readonly state: BladeState;
+}
+
+/** An output's name for scripts, and what its SI value is multiplied by for it. */
+type Naming = readonly [name: string, by: number];
+const DEGREES = 180 / Math.PI;
+const RIDE_NAMES: Readonly<Record<RideOutput, Naming>> = {
+  thumpN: ['thump_n', 1],
+  shakeM: ['shake_mm', 1000],
+  dragN: ['drag_n', 1],
+  lineSlopeRad: ['line_slope_deg', DEGREES],
+  depthM: ['depth_m', 1],
+  pitchRad: ['pitch_deg', DEGREES],
+  leanRad: ['lean_deg', DEGREES],
+  yawRad: ['yaw_deg', DEGREES],
+  sidePullRad: ['side_pull_deg', DEGREES],
+  twistTurns: ['twist_turns_per_100_m', 1],
+  twistBehindSwivelTurns: ['twist_behind_swivel_turns_per_100_m', 1],
+};
+const LURE_NAMES: Readonly<Record<LureOutput, Naming>> = {
+  massKg: ['mass_g', 1000],
+  sinkingN: ['sinking_weight_n', 1],
+  sinkMps: ['sink_rate_m_s', 1],
+  armHz: ['arm_natural_hz', 1],
+  surfaceMps: ['surface_speed_m_s', 1],
+  planingMps: ['planing_speed_m_s', 1],
+};
+
+export function predictions(lure: Lure, speedsMps: readonly number[], asked: PredictionAsked) {
+  const { water, outfit, readings, state } = asked;
+  const learnt = readings.length > 0 ? learnFrom(lure.build, water, readings, { outfit, state }) : null;
+  const prediction = predict(lure.build, water, speedsMps, { outfit, state, learnt: learnt?.belief ?? null });
+  const stalls = stallSpeeds(lure.build, water, state, learnt?.belief);
+  const stallBand = together(stalls.map(({ stall }) => stall));
+  return {
+    lure: lure.id,
+    water: { temperature_k: water.temperatureK, salinity_g_per_kg: water.salinityGPerKg },
+    outfit,
+    line_out_m: outfit.lineOutM,
+    state,
+    readings: learnt && { used: readings.length - learnt.unused.length, unused: learnt.unused },
+    ...outputsJson(prediction.lure, LURE_NAMES),
+    stall_speed_m_s: stallBand,
+    stalls: stalls.map(({ station, stall }) => ({
+      station,
+      outcome: stall.outcome,
+      stall_speed_m_s: stall.outcome === 'stalls' ? [stall.lowMps, stall.highMps] : null,
+    })),
+    arm: prediction.arm.outcome === 'arm' ? 'arm' : prediction.arm,
+    at: speedsMps.map((speed, i) => {
+      const blades = prediction.spin.blades.map(({ station, at }) => bladeJson(station, at[i]));
+      const beat = prediction.spin.beats[0]?.at[i] ?? null;
+      return {
+        speed_m_s: speed,
+        outcome: overall(blades),
+        blades,
+        beat_hz: beat?.value ?? null,
+        ...rideJson(prediction.rides[i], beat),
+        movers: moversJson(moversAt(lure, speed, asked)),
+      };
+    }),
+  };
+}
+
+/** All of them turn above the highest; null where one turns at no speed, or none is there. */
+function together(stalls: ReturnType<typeof stallSpeeds>[number]['stall'][]): [number, number] | null {
+  const bands = stalls.map((stall) => (stall.outcome === 'stalls' ? stall : null));
+  if (bands.length === 0 || bands.includes(null)) return null;
+  return [Math.max(...bands.map((band) => band?.lowMps ?? 0)), Math.max(...bands.map((band) => band?.highMps ?? 0))];
+}
+
+/** The values by name, and under `spreads` their bands. */
+function outputsJson<K extends string>(
+  said: Readonly<Record<K, Said | null>> | null,
+  names: Readonly<Record<K, Naming>>,
+  more: Readonly<Record<string, readonly [number, number] | null>> = {},
+) {
+  const keys = Object.keys(names) as K[];
+  const of = <T>(read: (each: Said, by: number) => T) =>
+    Object.fromEntries(
+      keys.map((key) => {
+        const [name, by] = names[key];
+        const each = said?.[key] ?? null;
+        return [name, each && read(each, by)];
+      }),
+    );
+  return {
+    ...of(({ value }, by) => value * by),
+    spreads: { ...of((band, by) => ends(band, by)), ...more },
+    least_known: of(({ leastKnown }) => leastKnown.map(factorName)),
+  };
+}
+
+function rideJson(ride: RidePrediction | undefined, beat: Banded | null) {
+  const rides = ride?.outcome === 'rides' ? ride : null;
+  return {
+    ride: rides ? 'rides' : (ride ?? null),
+    line: rides?.line ?? null,
+    lean: rides?.lean ?? null,
+    ...outputsJson(rides?.said ?? null, RIDE_NAMES, { beat_hz: beat && ends(beat, 1) }),
+    centres_mm: rides && {
+      mass: centreJson(rides.centres.ofMass),
+      buoyancy: centreJson(rides.centres.ofBuoyancy),
+      drag: centreJson(rides.centres.ofDrag),
+    },
+  };
+}
+
+function ends({ low, high }: Banded, by: number): [number, number] {
+  return [low * by, high * by];
+}
+
+function centreJson({ xM, yM, zM }: Centre) {
+  return { behind_tie: xM * 1000, above_tie: yM * 1000, beside: zM * 1000 };
+}
+
+function factorName(factor: Factor): string {
+  return factor.of === 'blade' ? `${factor.key} ${factor.station}` : factor.key;
+}
+
+function moversAt(lure: Lure, speedMps: number, { water, outfit, state }: PredictionAsked): Movers | null {
+  return speedMps > 0 && speedMps <= 4.5 ? moversOf(lure.build, water, speedMps, { outfit, state }) : null;
+}
+
+function moversJson(movers: Movers | null) {
+  if (!movers) return null;
+  return Object.fromEntries(
+    (Object.keys(movers) as MovedOutput[]).map((key) => {
+      const [name, by] = namingOf(key);
+      return [
+        name,
+        movers[key]?.map(({ lever, change, isShare }) => ({
+          ...lever,
+          a_tenth_more_changes_it_by: isShare ? `${(change * 100).toFixed(1)} %` : change * by,
+        })),
+      ];
+    }),
+  );
+}
+
+function namingOf(key: MovedOutput): Naming {
+  if (key === 'rateHz') return ['rate_hz', 1];
+  if (key === 'beatHz') return ['beat_hz', 1];
+  return key in RIDE_NAMES ? RIDE_NAMES[key as RideOutput] : LURE_NAMES[key as LureOutput];
+}
+
+function bladeJson(station: string, at: BladePrediction | undefined) {
+  const turning = at?.outcome === 'turning';
+  const isStill = at?.outcome === 'doesNotTurn';
+  return {
+    station,
+    outcome: at?.outcome ?? 'notAsked',
+    ...(at && at.outcome !== 'turning' ? { detail: at } : {}),
+    turning,
+    rate_hz: turning ? at.rateHz.value : isStill ? 0 : null,
+    rate_hz_spread: turning ? ends(at.rateHz, 1) : null,
+    spread_deg: turning ? at.spreadRad.value * DEGREES : null,
+    spread_deg_spread: turning ? ends(at.spreadRad, DEGREES) : null,
+    drag_n: turning ? at.dragN.value : null,
+    drag_n_spread: turning ? ends(at.dragN, 1) : null,
+  };
+}
+
+function overall(blades: readonly ReturnType<typeof bladeJson>[]) {
+  if (blades.length === 0) return 'noBlade';
+  const outcomes = new Set(blades.map(({ outcome }) => outcome));
+  const [only] = outcomes;
+  return outcomes.size === 1 ? only : 'mixed';
+}
