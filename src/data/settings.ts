@@ -1,6 +1,8 @@
 /** What the user set: units, theme, retrieve. */
 import * as z from 'zod/mini';
 import { positiveLengthM } from '../core/schema';
+import { outfitSchema, USUAL_OUTFIT } from '../core/hydro/outfit';
+import { LAKE_WATER, waterSchema } from '../core/hydro/water';
 import { TOOLS } from '../core/make/operation';
 import { FINGERS } from '../core/units/finger-spans';
 
@@ -37,6 +39,11 @@ export const settingsSchema = z.strictObject({
   ),
   /** Say the steps of making aloud. */
   spoken: z._default(z.boolean(), false),
+  /** The water lures are worked out for, and rod and line. */
+  water: z._default(waterSchema, LAKE_WATER),
+  outfit: z._default(outfitSchema, USUAL_OUTFIT),
+  /** Counted before the first turn of the handle, s. */
+  countdownS: z._default(z.number().check(z.minimum(0), z.maximum(600)), 0),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -51,4 +58,7 @@ export const USUAL_SETTINGS: Settings = {
   fingers: { thumb: null, joint: null, span: null },
   tools: {},
   spoken: false,
+  water: LAKE_WATER,
+  outfit: USUAL_OUTFIT,
+  countdownS: 0,
 };

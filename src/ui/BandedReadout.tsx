@@ -9,6 +9,8 @@ export interface BandedReadoutProps {
   readonly band: string;
   /** One sentence of why, and what would make it surer. */
   readonly why: string;
+  /** What else is worth knowing of it, each a sentence. */
+  readonly more?: readonly string[];
   readonly before?: string | null;
   readonly testId?: string;
   /** All on one line. */
@@ -16,7 +18,17 @@ export interface BandedReadoutProps {
 }
 
 /** A predicted number: value, unit, spread; press it for the why. */
-export function BandedReadout({ name, value, unit, band, why, before, testId, compact }: BandedReadoutProps) {
+export function BandedReadout({
+  name,
+  value,
+  unit,
+  band,
+  why,
+  more = [],
+  before,
+  testId,
+  compact,
+}: BandedReadoutProps) {
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -41,6 +53,11 @@ export function BandedReadout({ name, value, unit, band, why, before, testId, co
           className="z-30 max-w-80 rounded-md border border-line bg-panel p-3 text-sm shadow-lg"
         >
           {why}
+          {more.map((sentence) => (
+            <p key={sentence} className="mt-1.5 text-ink-soft">
+              {sentence}
+            </p>
+          ))}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -16,6 +16,7 @@ import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build } from '../lure/lure';
 import { nominalCrossings } from './crossings';
 import { rides } from './ride';
+import { towedDepths } from './towed-depths';
 
 export interface Retrieving {
   /** Line out when the winding begins, m: the outfit's, from tip to lure. */
@@ -69,12 +70,9 @@ export function retrievePath(
   const { tipHeightM: h, lineOutM } = outfit;
   const lifted = Math.min(lineOutM, Math.max(LIFTED_AT_M, h));
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
-  const [ride] = rides(build, water, [speedMps], outfit, lengths).at;
+  const [ride] = rides(build, water, [speedMps], outfit).at;
   const tanSlope = Math.max(0, Math.tan(Math.min(1.5, ride?.lineSlopeRad ?? 0)));
-  const levelM = lengths.map((_, i) => {
-    const line = ride?.lines[i];
-    return line?.outcome === 'sinks' ? line.depthM : 0;
-  });
+  const levelM = towedDepths(build, water, speedMps, outfit, lengths);
   const hangsAtM = Math.max(0, lineOutM - h);
   const startM = Math.min(sinkMps * countdownS, hangsAtM);
   let z = startM;

@@ -5,7 +5,6 @@ import { layOut } from '@/core/lure/layout';
 import type { LureHistory } from '@/core/lure/history';
 import { lureMass } from '@/core/lure/mass';
 import { deltaSeats, filmSeats, spinSeats } from '@/core/lure/spin-seats';
-import { LAKE_WATER } from '@/core/hydro/water';
 import { predictSpin, type SpinPrediction } from '@/core/predict/spin';
 import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';
@@ -31,6 +30,8 @@ import {
   OwnPartsSheet,
   PartPicker,
   RetrievePanel,
+  RideReadouts,
+  RideSheet,
   RulesSheet,
   SpinReadouts,
   StringSection,
@@ -43,11 +44,11 @@ import { stringUnits, type StringUnit } from './string-units';
 import { useRatesBefore } from './use-rates-before';
 
 /** Of the window's height, for the drawing on a wide screen. */
-const STAGE_SHARE = 0.385;
+const STAGE_SHARE = 0.36;
 /** How long a bend must be held still before the figures and findings around the drawing follow it. */
 const REST_UNDER_THE_HAND_MS = 140;
 /** A bent wire is nearly as high as it is long. */
-const BENT_STAGE_SHARE = 0.45;
+const BENT_STAGE_SHARE = 0.42;
 
 export interface OpenBenchProps {
   readonly history: LureHistory;
@@ -64,7 +65,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   const history = useMemo(() => (draft ? { ...done, lure: draft.lure } : done), [done, draft]);
   const { lure } = history;
   const { build } = lure;
-  const { system, retrieve, slowedBy, screenPxPerMm, trueSize } = useBench((state) => state.settings);
+  const { system, retrieve, slowedBy, screenPxPerMm, trueSize, water } = useBench((state) => state.settings);
   const picked = useBench((state) => state.picked);
   const bladeState = useBench((state) => state.bladeState);
   const stage = useRef<HTMLDivElement>(null);
@@ -82,8 +83,8 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   );
   const painted = asPainted.history.lure.build;
   const prediction = useMemo(
-    () => predictSpin(painted, LAKE_WATER, [speedMps], bladeState),
-    [painted, speedMps, bladeState],
+    () => predictSpin(painted, water, [speedMps], bladeState),
+    [painted, water, speedMps, bladeState],
   );
   const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
   const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
@@ -109,33 +110,49 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
       <NotSaved history={done} />
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
-          <div ref={stage} className="overflow-x-auto bg-stage contain-content">
-            <div className="flex min-h-18 flex-wrap items-start justify-between gap-x-4 px-2 pt-1 sm:flex-nowrap">
-              {isReady && (
-                <SpinReadouts
-                  build={later.history.lure.build}
-                  prediction={later.prediction}
-                  ratesBefore={around.ratesBefore}
-                  system={system}
-                />
-              )}
-              <div className="flex flex-1 flex-col items-end px-2 pt-1 text-sm whitespace-nowrap">
-                <p className="text-ink-soft">
+          <div ref={stage} className="flex flex-col overflow-x-auto bg-stage contain-content">
+            {/* On a narrow screen the drawing comes first. */}
+            <div className="px-2 pt-1 max-sm:order-last">
+              <div className="min-h-20">
+                {isReady && (
+                  <SpinReadouts
+                    build={later.history.lure.build}
+                    prediction={later.prediction}
+                    ratesBefore={around.ratesBefore}
+                    system={system}
+                    showsTicks={prefersStill}
+                  >
+                    <RideReadouts
+                      build={later.history.lure.build}
+                      speedMps={speedMps}
+                      speedUnit={retrieve.by === 'reel' ? 'mps' : retrieve.by}
+                      isCompact={later.prediction.blades.length > 1}
+                    />
+                  </SpinReadouts>
+                )}
+              </div>
+              <div className="pointer-events-none relative z-10 flex min-h-11 flex-wrap items-center justify-end gap-x-2 text-sm *:pointer-events-auto sm:-mb-7">
+                <p className="px-2 text-ink-soft">
                   {overall} long · {showMass(mass, system)}
                 </p>
                 {isReady && later.prediction.beats.length > 0 && <BeatReadouts beats={later.prediction.beats} />}
-                <div className="flex flex-wrap justify-end">
-                  {isReady && <TrueSizeButton />}
-                  {turning && !prefersStill && (
-                    <Button
-                      look="quiet"
-                      aria-pressed={slowedBy === 8}
-                      onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
-                    >
-                      {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
+                {isReady && (
+                  <>
+                    <Button look="quiet" onClick={() => openSheet('ride')}>
+                      Ride and line
                     </Button>
-                  )}
-                </div>
+                    <TrueSizeButton />
+                  </>
+                )}
+                {turning && !prefersStill && (
+                  <Button
+                    look="quiet"
+                    aria-pressed={slowedBy === 8}
+                    onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
+                  >
+                    {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
+                  </Button>
+                )}
               </div>
             </div>
             {view && (
@@ -234,15 +251,16 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
   const { build } = lure;
   const picked = useBench((state) => state.picked);
   const rules = useBench((state) => state.rules);
+  const water = useBench((state) => state.settings.water);
   const [leg, setLeg] = useState<string | null>(null);
   const [aim, setAim] = useState<PickerAim | null>(null);
   const room = useAroundRoom(isReady);
   const { findings, cuts } = useMemo(
-    () => room?.aroundOf(lure, prediction, speedMps, rules) ?? NOTHING_AROUND,
-    [room, lure, prediction, speedMps, rules],
+    () => room?.aroundOf(lure, prediction, speedMps, water, rules) ?? NOTHING_AROUND,
+    [room, lure, prediction, speedMps, water, rules],
   );
   const units = useMemo(() => stringUnits(build), [build]);
-  const ratesBefore = useRatesBefore(history, prediction, speedMps);
+  const ratesBefore = useRatesBefore(history, prediction, speedMps, water);
   const unit =
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??
     units.find(({ pick: each }) => each === picked) ??
@@ -292,6 +310,7 @@ function Sheets({
           onClose={closeSheet}
         />
       )}
+      {sheet === 'ride' && <RideSheet lure={history.lure} onClose={closeSheet} />}
       {sheet === 'compare' && (
         <CompareSheet lure={history.lure} index={compared} system={system} onClose={closeSheet} />
       )}

@@ -65,6 +65,7 @@ export function PartPicker(props: PartPickerProps) {
 type Row = { readonly row: 'choice'; readonly choice: Choice } | { readonly row: 'divider'; readonly count: number };
 
 function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
+  const water = useBench((state) => state.settings.water);
   const { placement, kinds } = aim;
   const id = useId();
   const ownParts = useBench((state) => state.ownParts);
@@ -90,6 +91,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
     lure,
     placement,
     speedMps,
+    water,
   );
   const rows = useMemo((): Row[] => {
     const asRows = (list: readonly Choice[]) =>

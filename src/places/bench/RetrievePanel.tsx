@@ -15,7 +15,7 @@ import { Button } from '@/ui/Button';
 import { tryState, useBench } from './bench-state';
 import { changeSettings } from './bench-store';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
-import { useCurve, useStall, type Asked } from './use-core';
+import { shownOf, useCurve, useStall, type Asked } from './use-core';
 
 const RateCurve = dynamic(() => import('./RateCurve'), { ssr: false });
 
@@ -26,13 +26,13 @@ export interface RetrievePanelProps {
 
 /** The retrieve, and the rate against every other speed. */
 export const RetrievePanel = memo(function RetrievePanel({ build, prediction }: RetrievePanelProps) {
-  const { retrieve, system } = useBench((state) => state.settings);
+  const { retrieve, system, water } = useBench((state) => state.settings);
   const speed = retrieveSpeed(retrieve);
   const bladeState = useBench((state) => state.bladeState);
-  const curve = useCurve(build, bladeState);
-  const stall = useStall(build, bladeState);
-  const shown = curve.state === 'ready' ? curve.answer : curve.state === 'working' ? curve.last : null;
-  const stalls = stall.state === 'ready' ? stall.answer : stall.state === 'working' ? stall.last : null;
+  const curve = useCurve(build, water, bladeState);
+  const stall = useStall(build, water, bladeState);
+  const shown = shownOf(curve);
+  const stalls = shownOf(stall);
   const first = prediction.blades[0]?.at[0];
   return (
     <section

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { BladePrediction, SpinPrediction } from '@/core/predict/spin';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
@@ -15,10 +15,21 @@ export interface SpinReadoutsProps {
   /** Rate of each blade before the last change, to show what the change did. */
   readonly ratesBefore: ReadonlyMap<ItemId, number>;
   readonly system: UnitSystem;
+  /** The rate drawn as ticks, where the blade itself is not shown turning. */
+  readonly showsTicks: boolean;
+  /** What the whole lure does, beside what its blades do. */
+  readonly children: ReactNode;
 }
 
 /** What each blade does at the chosen speed, over the drawing that shows it. */
-export const SpinReadouts = memo(function SpinReadouts({ build, prediction, ratesBefore, system }: SpinReadoutsProps) {
+export const SpinReadouts = memo(function SpinReadouts({
+  build,
+  prediction,
+  ratesBefore,
+  system,
+  showsTicks,
+  children,
+}: SpinReadoutsProps) {
   const { blades } = prediction;
   return (
     <div aria-live="polite" className="flex flex-wrap gap-x-4">
@@ -29,11 +40,13 @@ export const SpinReadouts = memo(function SpinReadouts({ build, prediction, rate
           station={station}
           title={blades.length > 1 ? partTitle(itemOf(build, station).part) : null}
           at={at[0]}
-          fixedAs={itemOf(build, station).part.kind === 'filmBlade' ? 'as folded' : 'fixed'}
+          fixedAs={itemOf(build, station).part.kind === 'deltaBlade' ? null : 'as folded'}
           rateBefore={ratesBefore.get(station) ?? null}
           system={system}
+          showsTicks={showsTicks}
         />
       ))}
+      {children}
     </div>
   );
 });
@@ -45,14 +58,16 @@ function Readouts({
   fixedAs,
   rateBefore,
   system,
+  showsTicks,
 }: {
   readonly station: ItemId;
   readonly title: string | null;
   readonly at: BladePrediction | undefined;
-  /** Said of a spread that nothing changes. */
-  readonly fixedAs: string;
+  /** Said of a spread that nothing but the hand changes; null of a blade that always stands square. */
+  readonly fixedAs: string | null;
   readonly rateBefore: number | null;
   readonly system: UnitSystem;
+  readonly showsTicks: boolean;
 }) {
   if (!at) return null;
   const still = stillWords(at);
@@ -84,14 +99,18 @@ function Readouts({
           why={READOUT_WHY.rate}
           testId={`rate ${station}`}
         />
-        <BandedReadout
-          name="Spread angle"
-          value={decimalText(degrees(spreadRad.value), 0)}
-          unit="°"
-          band={spreadRad.low === spreadRad.high ? fixedAs : range(degrees(spreadRad.low), degrees(spreadRad.high), 0)}
-          why={READOUT_WHY.spread}
-          testId={`spread ${station}`}
-        />
+        {fixedAs !== null && (
+          <BandedReadout
+            name="Spread angle"
+            value={decimalText(degrees(spreadRad.value), 0)}
+            unit="°"
+            band={
+              spreadRad.low === spreadRad.high ? fixedAs : range(degrees(spreadRad.low), degrees(spreadRad.high), 0)
+            }
+            why={READOUT_WHY.spread}
+            testId={`spread ${station}`}
+          />
+        )}
         <BandedReadout
           name="Blade drag"
           value={pull(dragN.value).number}
@@ -100,7 +119,7 @@ function Readouts({
           why={READOUT_WHY.drag}
           testId={`drag ${station}`}
         />
-        {title === null && <OneSecond rateHz={rateHz.value} />}
+        {title === null && showsTicks && <OneSecond rateHz={rateHz.value} />}
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
 /** What stands around the drawing, worked out once that is painted: it loads then, with the catalogue it reaches for. */
 import { CATALOGUE } from '@/core/parts/catalogue';
-import { LAKE_WATER } from '@/core/hydro/water';
+import type { Water } from '@/core/hydro/water';
 import type { Finding } from '@/core/lure/finding';
 import { findings } from '@/core/lure/findings';
 import type { HookRule } from '@/core/lure/hook-rule';
@@ -13,9 +13,15 @@ export interface Around {
   readonly cuts: readonly CutLength[];
 }
 
-export function aroundOf(lure: Lure, prediction: SpinPrediction, speedMps: number, rules: readonly HookRule[]): Around {
+export function aroundOf(
+  lure: Lure,
+  prediction: SpinPrediction,
+  speedMps: number,
+  water: Water,
+  rules: readonly HookRule[],
+): Around {
   return {
-    findings: findings(lure, { water: LAKE_WATER, speedMps, rules, prediction }, CATALOGUE),
+    findings: findings(lure, { water, speedMps, rules, prediction }, CATALOGUE),
     cuts: cutLengths(lure.build),
   };
 }

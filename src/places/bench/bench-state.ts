@@ -26,7 +26,7 @@ export interface Notice {
 }
 
 /** A sheet laid over the bench. */
-export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare';
+export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride';
 
 export interface BenchState {
   readonly history: LureHistory | null;

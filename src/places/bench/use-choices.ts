@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { LAKE_WATER } from '@/core/hydro/water';
+import type { Water } from '@/core/hydro/water';
 import { isLoose, type Misfit } from '@/core/lure/fit';
 import { misfitsInPlace, partInPlace, type Placement } from '@/core/lure/placement';
 import type { Lure } from '@/core/lure/lure';
@@ -68,6 +68,7 @@ export function useEffects(
   lure: Lure,
   placement: Placement,
   speedMps: number,
+  water: Water,
 ): { readonly effects: ReadonlyMap<string, Effect>; readonly isWorking: boolean; readonly failed: string | null } {
   const [held, setHeld] = useState<{ lure: Lure; effects: ReadonlyMap<string, Effect>; failed: string | null }>({
     lure,
@@ -88,7 +89,7 @@ export function useEffects(
   useEffect(() => {
     if (missing.length === 0 || failed !== null) return;
     let isWanted = true;
-    askCore((core) => core.weigh(lure, placement, missing, LAKE_WATER, speedMps)).then(
+    askCore((core) => core.weigh(lure, placement, missing, water, speedMps)).then(
       (answers) => {
         if (!isWanted) return;
         setHeld((last) => {
@@ -104,7 +105,7 @@ export function useEffects(
     return () => {
       isWanted = false;
     };
-  }, [missing, lure, placement, speedMps, failed]);
+  }, [missing, lure, placement, speedMps, water, failed]);
   return { effects, isWorking: missing.length > 0 && failed === null, failed };
 }
 

@@ -1,9 +1,15 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { LAKE_WATER } from '@/core/hydro/water';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Outfit } from '@/core/hydro/outfit';
+import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/lure/bearing';
 import type { Build } from '@/core/lure/lure';
+import type { Part } from '@/core/parts/part';
+import type { HeadFound } from '@/core/predict/head-finder';
+import type { Movers } from '@/core/predict/movers';
+import type { Prediction } from '@/core/predict/predict';
+import type { RetrievePath } from '@/core/predict/retrieve-path';
 import type { SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { askCore } from '@/workers/core-client';
@@ -17,49 +23,170 @@ export type Asked<T> =
   | { readonly state: 'ready'; readonly answer: T }
   | { readonly state: 'failed'; readonly reason: string; readonly again: () => void };
 
-interface Question<T> {
-  readonly build: Build;
-  readonly bladeState: BladeState;
+interface Held<Q, T> {
+  readonly question: Q;
   readonly round: number;
   readonly asked: Asked<T>;
 }
 
-/** Asks the worker about a build; an answer that comes after it has changed again is dropped. */
-function useCore<T>(ask: (build: Build, bladeState: BladeState) => Promise<T>, build: Build, bladeState: BladeState) {
-  const [held, setHeld] = useState<Question<T> | null>(null);
+/**
+ * Asks the worker; an answer that comes after the question has changed is dropped. While one is being answered no other is
+ * asked: of the questions that come meanwhile only the last is.
+ */
+export function useCore<Q, T>(ask: (question: Q) => Promise<T>, question: Q): Asked<T> {
+  const [held, setHeld] = useState<Held<Q, T> | null>(null);
   const [round, setRound] = useState(0);
+  const underWay = useRef<Promise<void>>(Promise.resolve());
   useEffect(() => {
     let isCurrent = true;
-    const hold = (asked: Asked<T>) => isCurrent && setHeld({ build, bladeState, round, asked });
-    ask(build, bladeState).then(
-      (answer) => hold({ state: 'ready', answer }),
-      (error: unknown) =>
-        hold({
-          state: 'failed',
-          reason: error instanceof Error ? error.message : String(error),
-          again: () => setRound((last) => last + 1),
-        }),
-    );
+    const hold = (asked: Asked<T>) => isCurrent && setHeld({ question, round, asked });
+    underWay.current = underWay.current.then(async () => {
+      if (!isCurrent) return;
+      try {
+        hold({ state: 'ready', answer: await ask(question) });
+      } catch (error) {
+        const reason = error instanceof Error ? error.message : String(error);
+        hold({ state: 'failed', reason, again: () => setRound((last) => last + 1) });
+      }
+    });
     return () => {
       isCurrent = false;
     };
-  }, [ask, build, bladeState, round]);
-  if (held?.build === build && held.bladeState === bladeState && held.round === round) return held.asked;
-  const last = held?.asked.state === 'ready' ? held.asked.answer : null;
-  return { state: 'working', last } as const;
+  }, [ask, question, round]);
+  if (held?.question === question && held.round === round) return held.asked;
+  return { state: 'working', last: lastOf(held?.asked) };
 }
 
-const askCurve = (build: Build, bladeState: BladeState): Promise<SpinPrediction> =>
-  askCore((core) => core.predictSpin(build, LAKE_WATER, SPEEDS, bladeState));
-const askStall = (build: Build, bladeState: BladeState): Promise<StallPrediction[]> =>
-  askCore((core) => core.stallSpeeds(build, LAKE_WATER, bladeState));
+function lastOf<T>(asked: Asked<T> | undefined): T | null {
+  if (asked?.state === 'ready') return asked.answer;
+  return asked?.state === 'working' ? asked.last : null;
+}
+
+/** What is known of an answer: itself, or the last while a new one is worked out. */
+export function shownOf<T>(asked: Asked<T>): T | null {
+  return lastOf(asked);
+}
+
+interface BladeQuestion {
+  readonly build: Build;
+  readonly water: Water;
+  readonly bladeState: BladeState;
+}
+
+const askCurve = ({ build, water, bladeState }: BladeQuestion): Promise<SpinPrediction> =>
+  askCore((core) => core.predictSpin(build, water, SPEEDS, bladeState));
+const askStall = ({ build, water, bladeState }: BladeQuestion): Promise<StallPrediction[]> =>
+  askCore((core) => core.stallSpeeds(build, water, bladeState));
+
+function useBladeQuestion(build: Build, water: Water, bladeState: BladeState): BladeQuestion {
+  return useMemo(() => ({ build, water, bladeState }), [build, water, bladeState]);
+}
 
 /** Rate against speed. */
-export function useCurve(build: Build, bladeState: BladeState): Asked<SpinPrediction> {
-  return useCore(askCurve, build, bladeState);
+export function useCurve(build: Build, water: Water, bladeState: BladeState): Asked<SpinPrediction> {
+  return useCore(askCurve, useBladeQuestion(build, water, bladeState));
 }
 
 /** The slowest each blade keeps turning at. */
-export function useStall(build: Build, bladeState: BladeState): Asked<StallPrediction[]> {
-  return useCore(askStall, build, bladeState);
+export function useStall(build: Build, water: Water, bladeState: BladeState): Asked<StallPrediction[]> {
+  return useCore(askStall, useBladeQuestion(build, water, bladeState));
+}
+
+interface RideQuestion extends BladeQuestion {
+  readonly outfit: Outfit;
+  readonly speedMps: number;
+}
+
+/** A ride at one speed, and what moves it; the build and speed it is of go with it, since they may have changed since. */
+export interface RideAnswer {
+  readonly build: Build;
+  readonly prediction: Prediction;
+  readonly movers: Movers;
+}
+
+const askRide = async ({ build, water, outfit, bladeState: state, speedMps }: RideQuestion): Promise<RideAnswer> => {
+  const asked = { outfit, state };
+  const [prediction, movers] = await Promise.all([
+    askCore((core) => core.predict(build, water, [speedMps], asked)),
+    askCore((core) => core.moversOf(build, water, speedMps, asked)),
+  ]);
+  return { build, prediction, movers };
+};
+
+/** How the lure rides at the chosen speed, on the chosen line. */
+export function useRide(
+  build: Build,
+  water: Water,
+  outfit: Outfit,
+  bladeState: BladeState,
+  speedMps: number,
+): Asked<RideAnswer> {
+  const question = useMemo(
+    () => ({ build, water, outfit, bladeState, speedMps }),
+    [build, water, outfit, bladeState, speedMps],
+  );
+  return useCore(askRide, question);
+}
+
+interface WayQuestion {
+  readonly build: Build;
+  readonly water: Water;
+  readonly outfit: Outfit;
+  readonly speedMps: number;
+  readonly countdownS: number;
+}
+
+/** The way of a retrieve, and the depth towed level with each of its lengths out. */
+interface Way {
+  readonly way: RetrievePath;
+  readonly towed: readonly number[];
+}
+
+const askWay = async ({ build, water, outfit, speedMps, countdownS }: WayQuestion): Promise<Way> => {
+  const retrieving = { countdownS, linePerTurnM: speedMps, turnsPerS: 1 };
+  const way = await askCore<RetrievePath>(async (core) => core.retrievePath(build, water, retrieving, outfit));
+  if (way.outcome !== 'runs') return { way, towed: [] };
+  const lengths = way.points.map(({ lineOutM }) => lineOutM);
+  return { way, towed: await askCore((core) => core.towedDepths(build, water, speedMps, outfit, lengths)) };
+};
+
+export function useWay(build: Build, water: Water, outfit: Outfit, speedMps: number, countdownS: number): Asked<Way> {
+  const question = useMemo(
+    () => ({ build, water, outfit, speedMps, countdownS }),
+    [build, water, outfit, speedMps, countdownS],
+  );
+  return useCore(askWay, question);
+}
+
+interface HeadQuestion {
+  readonly build: Build;
+  readonly water: Water;
+  readonly outfit: Outfit;
+  readonly speedMps: number;
+  readonly fromM: number;
+  readonly toM: number;
+  readonly offered: readonly Part[];
+}
+
+const askHead = (question: HeadQuestion | null): Promise<HeadFound | null> => {
+  if (!question) return Promise.resolve(null);
+  const { build, water, outfit, speedMps, fromM, toM, offered } = question;
+  return askCore<HeadFound>(async (core) => core.lightestHead(build, water, { speedMps, fromM, toM }, offered, outfit));
+};
+
+/** @param wanted null where there is no depth to look for */
+export function useLightestHead(
+  build: Build,
+  water: Water,
+  outfit: Outfit,
+  speedMps: number,
+  wanted: { readonly fromM: number; readonly toM: number } | null,
+  offered: readonly Part[],
+): Asked<HeadFound | null> {
+  const [fromM, toM] = [wanted?.fromM ?? null, wanted?.toM ?? null];
+  const question = useMemo(
+    () => (fromM === null || toM === null ? null : { build, water, outfit, speedMps, fromM, toM, offered }),
+    [build, water, outfit, speedMps, fromM, toM, offered],
+  );
+  return useCore(askHead, question);
 }

@@ -1,0 +1,70 @@
+'use client';
+
+import { CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import type { RetrievePath } from '@/core/predict/retrieve-path';
+import { inUnit, type UnitSystem } from '@/core/units/write';
+
+export interface DepthChartProps {
+  readonly path: Extract<RetrievePath, { outcome: 'runs' }>;
+  /** Depth towed level with each of the path's lengths out. */
+  readonly towed: readonly number[];
+  readonly system: UnitSystem;
+}
+
+/** The surface on top, the rod at the left: the way of the lure as its line comes in, and towed. */
+export default function DepthChart({ path, towed, system }: DepthChartProps) {
+  const unit = system === 'metric' ? 'm' : 'ft';
+  const rows = path.points.map(({ lineOutM, depthM }, i) => ({
+    out: inUnit(lineOutM, unit),
+    wound: inUnit(depthM, unit),
+    towed: inUnit(towed[i] ?? 0, unit),
+  }));
+  const axis = { fontSize: 12, fill: 'var(--ink-soft)' };
+  const farthest = rows[0]?.out ?? 1;
+  const depths = evenTicks(Math.max(...rows.map(({ wound, towed: level }) => Math.max(wound, level))));
+  return (
+    <ResponsiveContainer width="100%" height="100%">
+      <ComposedChart data={rows} margin={{ top: 6, right: 12, bottom: 16, left: -6 }} accessibilityLayer={false}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis
+          dataKey="out"
+          type="number"
+          domain={[0, farthest]}
+          ticks={evenTicks(farthest).filter((out) => out <= farthest)}
+          tick={axis}
+          stroke="var(--line)"
+          label={{ value: `line still out, ${unit}`, position: 'insideBottom', offset: -10, ...axis }}
+        />
+        <YAxis
+          reversed
+          tick={axis}
+          stroke="var(--line)"
+          width={52}
+          domain={[0, depths.at(-1) ?? 1]}
+          ticks={depths}
+          tickFormatter={(depth: number) => (depth === 0 ? '0' : `${depth} ${unit}`)}
+        />
+        <ReferenceLine y={0} stroke="var(--accent)" strokeWidth={2} />
+        <Line
+          dataKey="towed"
+          stroke="var(--ink-soft)"
+          strokeDasharray="6 4"
+          dot={false}
+          strokeWidth={1.5}
+          isAnimationActive={false}
+        />
+        <Line dataKey="wound" stroke="var(--accent)" dot={false} strokeWidth={2.5} isAnimationActive={false} />
+      </ComposedChart>
+    </ResponsiveContainer>
+  );
+}
+
+const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
+
+/** From nothing to at least this, three to six even steps. */
+function evenTicks(most: number): number[] {
+  const step = STEPS.find((each) => most / each <= 5) ?? 200;
+  return Array.from({ length: Math.max(1, Math.ceil(most / step - 1e-9)) + 1 }, (_, i) =>
+    Number((i * step).toFixed(1)),
+  );
+}

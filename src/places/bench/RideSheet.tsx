@@ -1,0 +1,247 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { LINE_KINDS, LINE_SWIVELS, type LineKind, type Outfit } from '@/core/hydro/outfit';
+import { WATERS_BY_SALT } from '@/words/water-words';
+import type { Lure } from '@/core/lure/lure';
+import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
+import { QuantityField } from '@/ui/QuantityField';
+import { SelectField } from '@/ui/SelectField';
+import { Sheet } from '@/ui/Sheet';
+import { ALL_FIGURES, LINE_WORDS, noRideWords, rideFigures, type RideFigure } from '@/words/ride-words';
+import { useBench } from './bench-state';
+import { changeSettings } from './bench-store';
+import { HeadFinder } from './HeadFinder';
+import { retrieveSpeed, SPEED_WAYS, speedInWords } from './speed';
+import { shownOf, useRide, useWay } from './use-core';
+
+const DepthChart = dynamic(() => import('./DepthChart'), { ssr: false });
+
+export interface RideSheetProps {
+  readonly lure: Lure;
+  readonly onClose: () => void;
+}
+
+/** Everything said of how a lure rides, with the line, rod and water it is said for, and its way through the water drawn. */
+export function RideSheet({ lure, onClose }: RideSheetProps) {
+  const { retrieve, system, water, outfit, countdownS } = useBench((state) => state.settings);
+  const bladeState = useBench((state) => state.bladeState);
+  const speedMps = retrieveSpeed(retrieve);
+  const { build } = lure;
+  const asked = useRide(build, water, outfit, bladeState, speedMps);
+  const way = useWay(build, water, outfit, speedMps, countdownS);
+  const answer = shownOf(asked);
+  const [ride] = answer?.prediction.rides ?? [];
+  const speedUnit = retrieve.by === 'reel' ? 'mps' : retrieve.by;
+  const figures = answer ? rideFigures({ ...answer, system, speedUnit }, ALL_FIGURES) : [];
+  const by = retrieve.by === 'reel' ? `${decimalText(retrieve.turnsPerS, 2)} handle turns a second, ` : '';
+  const path = shownOf(way);
+  return (
+    <Sheet
+      open
+      wide
+      onOpenChange={(open) => !open && onClose()}
+      title="How it rides"
+      description={`${lure.name} at ${by}${speedInWords(retrieve).split('  ·  ')[0] ?? ''}${retrieve.by === 'reel' ? '' : ` (${SPEED_WAYS.find((each) => each.by === retrieve.by)?.name ?? ''})`}. Trade estimates until you measure: each with its spread.`}
+    >
+      <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto pr-1">
+        <OutfitFields outfit={outfit} system={system} />
+        <section aria-label="Its way through the water" className="flex flex-col gap-1">
+          <div className="flex flex-wrap items-end justify-between gap-3">
+            <h3 className="font-semibold">Its way through the water</h3>
+            <CountdownField seconds={countdownS} />
+          </div>
+          {path?.way.outcome === 'runs' ? (
+            <>
+              <figure className="h-44" aria-label="Depth against line still out">
+                <DepthChart path={path.way} towed={path.towed} system={system} />
+              </figure>
+              <p className="text-sm text-ink-soft">
+                {path.way.hung ? 'It hangs on its line before the countdown is over. ' : ''}
+                Deepest {depthText(path.way.deepestM, system)}. The dashed line is the depth it runs at towed with that
+                much out.
+              </p>
+            </>
+          ) : (
+            <p className="text-sm text-ink-soft">
+              {path?.way.outcome === 'floats'
+                ? 'It floats: it runs at the surface and does not sink on slack line.'
+                : path
+                  ? 'It is not being drawn: turn the handle.'
+                  : 'Working out its way…'}
+            </p>
+          )}
+        </section>
+        <section aria-label="All figures" className="flex flex-col gap-1">
+          <h3 className="font-semibold">
+            All figures{ride?.outcome === 'rides' ? `: it ${LINE_WORDS[ride.line]}` : ''}
+          </h3>
+          {ride && ride.outcome !== 'rides' && <p role="alert">{noRideWords(ride)}</p>}
+          {asked.state === 'failed' && <p role="alert">It could not be worked out ({asked.reason}).</p>}
+          <ul className="divide-y divide-line">
+            {figures.map((figure) => (
+              <Figure key={figure.output} figure={figure} />
+            ))}
+          </ul>
+        </section>
+        {ride?.outcome === 'rides' && (
+          <HeadFinder
+            lure={lure}
+            water={water}
+            outfit={outfit}
+            speedMps={speedMps}
+            depthNowM={ride.said.depthM?.value ?? 0}
+            system={system}
+          />
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+function Figure({ figure }: { readonly figure: RideFigure }) {
+  const { name, value, unit, band, why, moves, unsure } = figure;
+  return (
+    <li>
+      <details>
+        <summary className="flex min-h-11 cursor-pointer flex-wrap items-center justify-between gap-x-3 py-1">
+          <span>{name}</span>
+          <span className="flex items-baseline gap-3 whitespace-nowrap">
+            <span>
+              <span className="measure font-semibold">{value}</span> <span className="text-sm">{unit}</span>
+            </span>
+            <span className="w-40 text-right text-sm text-ink-soft">{band}</span>
+          </span>
+        </summary>
+        <div className="flex flex-col gap-1 pb-2 text-sm text-ink-soft">
+          {[why, moves, unsure]
+            .filter((each) => each !== '')
+            .map((sentence) => (
+              <p key={sentence}>{sentence}</p>
+            ))}
+        </div>
+      </details>
+    </li>
+  );
+}
+
+const LINE_NAMES: Readonly<Record<LineKind, string>> = {
+  braid: 'braid',
+  nylon: 'nylon',
+  fluorocarbon: 'fluorocarbon',
+};
+const SWIVEL_NAMES: Readonly<Record<Outfit['swivel'], string>> = {
+  none: 'no swivel',
+  free: 'a free swivel',
+  gritty: 'a gritty swivel',
+  rusty: 'a rusty swivel',
+};
+
+/** Line, rod and water: all depths hang on them. */
+function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly system: UnitSystem }) {
+  const water = useBench((state) => state.settings.water);
+  const set = (change: Partial<Outfit>) => changeSettings({ outfit: { ...outfit, ...change } });
+  const isMetric = system === 'metric';
+  const salt = WATERS_BY_SALT.find(({ salinityGPerKg }) => salinityGPerKg === water.salinityGPerKg);
+  return (
+    <section aria-label="Line, rod and water" className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <SelectField
+        label="Line"
+        value={outfit.line.kind}
+        options={LINE_KINDS.map((value) => ({ value, name: LINE_NAMES[value] }))}
+        onChange={(kind) => set({ line: { ...outfit.line, kind } })}
+      />
+      <QuantityField
+        label="Its thickness"
+        kind="length"
+        si={outfit.line.diameterM}
+        unit={isMetric ? 'mm' : 'in'}
+        minSi={0.00005}
+        maxSi={0.003}
+        onCommit={(diameterM) => set({ line: { ...outfit.line, diameterM } })}
+      />
+      <QuantityField
+        label="Line out"
+        kind="length"
+        si={outfit.lineOutM}
+        unit={isMetric ? 'm' : 'ft'}
+        minSi={0.5}
+        maxSi={300}
+        onCommit={(lineOutM) => set({ lineOutM })}
+      />
+      <QuantityField
+        label="Rod tip over the water"
+        kind="length"
+        si={outfit.tipHeightM}
+        unit={isMetric ? 'm' : 'ft'}
+        minSi={0}
+        maxSi={8}
+        onCommit={(tipHeightM) => set({ tipHeightM })}
+      />
+      <SelectField
+        label="Before the lure"
+        value={outfit.swivel}
+        options={LINE_SWIVELS.map((value) => ({ value, name: SWIVEL_NAMES[value] }))}
+        onChange={(swivel) => set({ swivel })}
+      />
+      <SelectField
+        label="Water"
+        value={salt?.name ?? 'own'}
+        options={[
+          ...WATERS_BY_SALT.map(({ name }) => ({ value: name, name })),
+          ...(salt ? [] : [{ value: 'own', name: `${decimalText(water.salinityGPerKg, 0)} g/kg of salt` }]),
+        ]}
+        onChange={(name) => {
+          const chosen = WATERS_BY_SALT.find((each) => each.name === name);
+          if (chosen) changeSettings({ water: { ...water, salinityGPerKg: chosen.salinityGPerKg } });
+        }}
+      />
+      <QuantityField
+        label="How warm"
+        kind="temperature"
+        si={water.temperatureK}
+        unit={isMetric ? 'C' : 'F'}
+        minSi={273.15}
+        maxSi={313.15}
+        onCommit={(temperatureK) => changeSettings({ water: { ...water, temperatureK } })}
+      />
+    </section>
+  );
+}
+
+function CountdownField({ seconds }: { readonly seconds: number }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const value = Number(typed);
+  const isWrong = typed !== null && !(typed.trim() !== '' && value >= 0 && value <= 600);
+  const commit = () => {
+    if (typed === null || isWrong) return;
+    changeSettings({ countdownS: value });
+    setTyped(null);
+  };
+  return (
+    <div>
+      <label className="flex items-center gap-2 text-sm text-ink-soft">
+        Counted down, seconds
+        <input
+          className="measure min-h-11 w-20 rounded-md border border-line bg-panel px-2.5 text-base text-ink aria-invalid:border-fault"
+          inputMode="decimal"
+          value={typed ?? String(seconds)}
+          aria-invalid={isWrong}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => event.key === 'Enter' && commit()}
+        />
+      </label>
+      {isWrong && (
+        <p role="alert" className="text-sm text-fault">
+          A number of seconds from 0 to 600 would be right.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function depthText(depthM: number, system: UnitSystem): string {
+  return system === 'metric' ? `${decimalText(depthM, 2)} m` : `${decimalText(inUnit(depthM, 'ft'), 1)} ft`;
+}

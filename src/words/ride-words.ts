@@ -1,0 +1,321 @@
+/** How a lure rides, in words and figures: each output with its band, one sentence of why, what moves it and what is unsure. */
+import { never } from '../core/never';
+import { GRAVITY_MPS2 } from '../core/hydro/water';
+import type { ArmOutcome } from '../core/lure/arm';
+import { itemOf, type Build } from '../core/lure/lure';
+import type { Factor, SharedKey } from '../core/predict/factors';
+import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
+import type { LineOutcome, LureOutput, RideOutput } from '../core/predict/outputs';
+import type { Prediction, RidePrediction, Said } from '../core/predict/predict';
+import { UNITS } from '../core/units/quantity';
+import { decimalText, inUnit, pullInWeight, showMass, type UnitSystem } from '../core/units/write';
+import { partTitle } from './part-words';
+
+export type SpeedUnit = 'mps' | 'kmh' | 'mph';
+
+/** One output, ready to be read. */
+export interface RideFigure {
+  readonly output: RideOutput | LureOutput;
+  readonly name: string;
+  readonly value: string;
+  readonly unit: string;
+  readonly band: string;
+  /** One sentence of why, and what would make it surer. */
+  readonly why: string;
+  /** What moves it most, and what is least known; empty where nothing does. */
+  readonly moves: string;
+  readonly unsure: string;
+}
+
+type Output = RideOutput | LureOutput;
+
+const NAMES: Readonly<Record<Output, string>> = {
+  thumpN: 'Thump',
+  shakeM: 'Shake of the blade',
+  dragN: 'Pull on the line',
+  lineSlopeRad: 'Line’s slope',
+  depthM: 'Depth',
+  pitchRad: 'Nose up',
+  leanRad: 'Lean',
+  yawRad: 'Turned aside',
+  sidePullRad: 'Pulls aside',
+  twistTurns: 'Line twist, at most',
+  twistBehindSwivelTurns: 'Behind a free swivel',
+  massKg: 'Mass',
+  sinkingN: 'Weight in water',
+  sinkMps: 'Falls at',
+  armHz: 'Arm’s own rate',
+  surfaceMps: 'Surfaces at',
+  planingMps: 'Planes from',
+};
+
+const WHY: Readonly<Record<Output, string>> = {
+  thumpN:
+    'What goes round with the blade, through the arm, as felt at the line tie: two large forces that nearly cancel, so the band is wide. Counted turns and a photographed spread angle narrow it most.',
+  shakeM: 'How far the blade carries its arm to and fro, most where it turns at the arm’s own rate.',
+  dragN:
+    'All that the water holds back, blades, head, skirt and wire. A spring scale at a known speed would make it surer.',
+  lineSlopeRad: 'Weight in water less lift, over drag: how steeply the line leaves the lure.',
+  depthM:
+    'Weight pulls the line down, the drag of lure and line pulls it up towards the rod’s tip. One depth read with a known line out would make it surer.',
+  pitchRad: 'The angle at which nothing turns it about its tie: weights behind, lift and drag at their own places.',
+  leanRad:
+    'Where the weights below the line of pull balance what the blade’s bearing drags round with it. A photograph from behind would make it surer.',
+  yawRad: 'How far its tail stands aside, from drag that sits beside the line of pull.',
+  sidePullRad: 'Each stroke of a surface blade is a paddle’s, to its own hand: cast as far to the other side.',
+  twistTurns:
+    'Turns put into 100 m of line: what the blade’s bearing rubs with winds it up unless a keel holds it, at most as often as the blade turns. Thin braid gives a swivel little to turn against.',
+  twistBehindSwivelTurns: 'The same with a free swivel between: it lets go at its own torque.',
+  massKg: 'The parts as listed and the wire in it.',
+  sinkingN: 'Its weight less that of the water it pushes aside.',
+  sinkMps:
+    'On slack line, nose first, its blades turning as it falls. Time one fall through a known depth to make it surer.',
+  armHz: 'The arm as a spring with what sits on it: near the blade’s rate it shakes most.',
+  surfaceMps:
+    'From this speed on the line lifts it to the surface with this much out. A longer line or a heavier head holds it down. Watch once at which speed it breaks the surface to make it surer.',
+  planingMps:
+    'The slowest at which blade and head carry its weight on the surface. Slow down once until it sinks to make it surer.',
+};
+
+/** The figures told at a glance, and the rest in the order in which they are listed. */
+export const GLANCE: readonly Output[] = ['thumpN', 'depthM', 'surfaceMps', 'leanRad'];
+export const GLANCE_AT_SURFACE: readonly Output[] = ['thumpN', 'depthM', 'planingMps', 'sidePullRad', 'leanRad'];
+export const ALL_FIGURES: readonly Output[] = [
+  'depthM',
+  'lineSlopeRad',
+  'dragN',
+  'thumpN',
+  'shakeM',
+  'armHz',
+  'pitchRad',
+  'leanRad',
+  'yawRad',
+  'sidePullRad',
+  'surfaceMps',
+  'planingMps',
+  'sinkMps',
+  'sinkingN',
+  'massKg',
+  'twistTurns',
+  'twistBehindSwivelTurns',
+];
+
+export interface RideShown {
+  readonly build: Build;
+  readonly prediction: Prediction;
+  readonly movers: Movers;
+  readonly system: UnitSystem;
+  readonly speedUnit: SpeedUnit;
+}
+
+/** Each of these outputs at the first speed asked; what cannot be said of this lure is left out. */
+export function rideFigures(shown: RideShown, outputs: readonly Output[]): RideFigure[] {
+  const { prediction } = shown;
+  const [ride] = prediction.rides;
+  if (ride?.outcome !== 'rides') return [];
+  return outputs.flatMap((output) => {
+    const said = output in ride.said ? ride.said[output as RideOutput] : prediction.lure[output as LureOutput];
+    const figure = instead(output, ride, prediction.arm) ?? (said && measuredFigure(output, said, shown));
+    if (!figure || (said && isNone(output, said))) return [];
+    return [
+      {
+        output,
+        name: NAMES[output],
+        why: WHY[output],
+        moves: movesWords(output, shown),
+        unsure: said ? unsureWords(said.leastKnown, shown.build) : '',
+        ...figure,
+      },
+    ];
+  });
+}
+
+/** Of a lure without anything beside its plane, or whose keel holds it, nothing turns aside and nothing twists. */
+function isNone(output: Output, { low, high }: Said): boolean {
+  return NONE_OF_SOME.has(output) && low === 0 && high === 0;
+}
+
+const NONE_OF_SOME: ReadonlySet<Output> = new Set<Output>([
+  'yawRad',
+  'sidePullRad',
+  'twistTurns',
+  'twistBehindSwivelTurns',
+]);
+
+type Shown = Pick<RideFigure, 'value' | 'unit' | 'band'>;
+
+/** What stands where a number would mislead or cannot be had. */
+function instead(output: Output, ride: Extract<RidePrediction, { outcome: 'rides' }>, arm: ArmOutcome): Shown | null {
+  if (output === 'leanRad' && ride.lean !== 'leans') return LEAN_INSTEAD[ride.lean];
+  if (output === 'depthM' && ride.line !== 'sinks') return { value: '0', unit: '', band: LINE_WORDS[ride.line] };
+  if ((output === 'thumpN' || output === 'shakeM') && arm.outcome === 'outsideModel') {
+    return { value: '–', unit: '', band: armWords(arm) };
+  }
+  return null;
+}
+
+const LEAN_INSTEAD = {
+  noKeel: { value: 'rolls', unit: '', band: 'no keel holds it' },
+  turnsOver: { value: 'over', unit: '', band: 'its keel is too weak' },
+} as const;
+
+export const LINE_WORDS: Readonly<Record<LineOutcome, string>> = {
+  sinks: 'runs sunk',
+  surfaces: 'runs at the surface',
+  rises: 'it lifts its line',
+  planes: 'planes on the surface',
+};
+
+/** Why the arm’s shake cannot be said. */
+function armWords(arm: Extract<ArmOutcome, { outcome: 'outsideModel' }>): string {
+  return arm.quantity === 'wireMaterial'
+    ? 'no spring wire known of this metal'
+    : `a bend of ${decimalText(arm.value * 1000, 1)} mm is tighter than its wire, ${decimalText(arm.limit * 1000, 1)} mm`;
+}
+
+/** Why nothing of the ride can be said. */
+export function noRideWords(ride: Exclude<RidePrediction, { outcome: 'rides' }>): string {
+  if (ride.outcome === 'notWorkedOut') return `The ride could not be worked out: the ${ride.where} found no answer.`;
+  switch (ride.quantity) {
+    case 'speedMps':
+      return `The model holds from 0 to 5 m/s; this is ${decimalText(ride.value, 1)} m/s.`;
+    case 'planAreaM2':
+      return 'A blade without area: the model needs one above 0.';
+    case 'sheetMassKgM2':
+      return 'A blade whose thickness or metal makes no sense.';
+    case 'spreadRad':
+      return 'A blade would stand straight out, where the model ends.';
+    default:
+      return never(ride.quantity, 'noRideWords');
+  }
+}
+
+function measuredFigure(output: Output, said: Said, shown: RideShown): Shown {
+  const { of, unit } = READ[output](shown);
+  const { value } = said;
+  const [low, high] = SIDE_NOT_TOLD.has(output) ? sizesOf(said) : [said.low, said.high];
+  return { value: of(value), unit, band: low === high ? 'no spread' : `${of(low)} to ${of(high)}` };
+}
+
+/** Told without its side: that hangs on the hand the blade turns, or is seen on the lure. */
+const SIDE_NOT_TOLD: ReadonlySet<Output> = new Set<Output>(['leanRad', 'yawRad', 'sidePullRad']);
+
+function sizesOf({ low, high }: Said): [number, number] {
+  const sizes = [Math.abs(low), Math.abs(high)];
+  return [low * high < 0 ? 0 : Math.min(...sizes), Math.max(...sizes)];
+}
+
+interface Reader {
+  readonly of: (si: number) => string;
+  readonly unit: string;
+}
+
+const rounded = (by: number, digits: number, unit: string): Reader => ({
+  of: (si) => decimalText(si * by, digits),
+  unit,
+});
+const DEGREES = 180 / Math.PI;
+const inPull = ({ system }: RideShown): Reader => ({
+  of: (newtons) => pullInWeight(newtons / GRAVITY_MPS2, system).number,
+  unit: pullInWeight(0, system).unit,
+});
+const inSpeed = ({ speedUnit }: RideShown): Reader => ({
+  of: (mps) => decimalText(inUnit(mps, speedUnit), 2),
+  unit: UNITS[speedUnit].symbol,
+});
+const inDegrees = (digits: number) => () => rounded(DEGREES, digits, '°');
+const asSize = (): Reader => ({ of: (rad) => decimalText(Math.abs(rad) * DEGREES, 1), unit: '°' });
+
+const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
+  thumpN: inPull,
+  shakeM: ({ system }) => (system === 'metric' ? rounded(1000, 2, 'mm') : rounded(1 / 0.0254, 3, 'in')),
+  dragN: inPull,
+  lineSlopeRad: inDegrees(0),
+  depthM: ({ system }) => (system === 'metric' ? rounded(1, 2, 'm') : rounded(1 / 0.3048, 1, 'ft')),
+  pitchRad: inDegrees(0),
+  leanRad: asSize,
+  yawRad: asSize,
+  sidePullRad: asSize,
+  twistTurns: () => rounded(1, 0, 'turns'),
+  twistBehindSwivelTurns: () => rounded(1, 0, 'turns'),
+  massKg: ({ system }) => ({
+    of: (kg) => showMass(kg, system).split(' ').slice(0, -1).join(' '),
+    unit: system === 'metric' ? 'g' : 'oz',
+  }),
+  sinkingN: inPull,
+  sinkMps: inSpeed,
+  armHz: () => rounded(1, 1, 'a second'),
+  surfaceMps: inSpeed,
+  planingMps: inSpeed,
+};
+
+/** `A tenth more of: speed −24 %; …`. */
+function movesWords(output: MovedOutput, shown: RideShown): string {
+  const most = shown.movers[output] ?? [];
+  if (most.length === 0) return '';
+  const each = most.map((mover) => `${leverWords(mover.lever, shown.build)} ${changeWords(output, mover, shown)}`);
+  return `A tenth more of: ${each.join('; ')}.`;
+}
+
+function changeWords(output: MovedOutput, { change, isShare }: Mover, shown: RideShown): string {
+  const sign = change < 0 ? '−' : '+';
+  if (isShare) return `${sign}${decimalText(Math.abs(change) * 100, 0)} %`;
+  if (output === 'rateHz' || output === 'beatHz') return `${sign}${decimalText(Math.abs(change), 1)}`;
+  const { of, unit } = READ[output](shown);
+  return `${sign}${of(Math.abs(change))}${unit === '°' ? '' : ' '}${unit}`;
+}
+
+const LEVER_WORDS = {
+  speed: 'speed',
+  lineOut: 'line out',
+  lineDiameter: 'line thickness',
+  tipHeight: 'rod tip’s height',
+  wireDiameter: 'wire',
+  armLength: 'length of the arm',
+} as const;
+
+function leverWords(lever: Lever, build: Build): string {
+  switch (lever.lever) {
+    case 'ballast':
+      return itemOf(build, lever.station).part.kind === 'head' ? 'head weight' : 'body weight';
+    case 'bladeSize':
+      return `size of the ${partTitle(itemOf(build, lever.station).part)}`;
+    case 'bladeThickness':
+      return `sheet of the ${partTitle(itemOf(build, lever.station).part)}`;
+    default:
+      return LEVER_WORDS[lever.lever];
+  }
+}
+
+const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
+  mass: 'what the parts really weigh',
+  hardDrag: 'drag of head, beads and hooks',
+  softDrag: 'drag of skirt, trailer and dressing',
+  wireDrag: 'drag of the wire',
+  flutter: 'drag of a blade that hangs still',
+  lift: 'lift of head and body',
+  lineDrag: 'drag of the line',
+  armStiffness: 'stiffness of the arm',
+  armDamping: 'damping of the arm',
+  fling: 'what goes round with the blade',
+  rub: 'rub of the bearings',
+  sideways: 'how much a surface blade paddles aside',
+  planing: 'lift at the surface',
+  fall: 'how it lies as it falls',
+};
+const BLADE_FACTOR_WORDS = {
+  setAngleRad: 'set',
+  flapFactor: 'flap',
+  edgeDrag: 'edge drag',
+} as const;
+
+/** `Least known: edge drag and flap of the blade; drag of the line.` */
+function unsureWords(factors: readonly Factor[], build: Build): string {
+  const isOne = new Set(factors.flatMap((factor) => (factor.of === 'blade' ? [factor.station] : []))).size < 2;
+  const words = factors.map((factor) =>
+    factor.of === 'shared'
+      ? FACTOR_WORDS[factor.key]
+      : `${BLADE_FACTOR_WORDS[factor.key]} of the ${isOne ? 'blade' : partTitle(itemOf(build, factor.station).part)}`,
+  );
+  return words.length === 0 ? '' : `Least known: ${words.join('; ')}.`;
+}
