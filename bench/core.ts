@@ -2,7 +2,8 @@
 import { GOOD_CLEVIS_BEARING, steadySpin } from '../src/core/hydro/spin';
 import { referenceBlade, spinBlade } from '../src/core/hydro/spin-blade';
 import { stallSpeed } from '../src/core/hydro/stall';
-import { USUAL_OUTFIT } from '../src/core/hydro/outfit';
+import { fishingLine, USUAL_OUTFIT } from '../src/core/hydro/outfit';
+import { lineShapes } from '../src/core/hydro/towed-line';
 import { LAKE_WATER } from '../src/core/hydro/water';
 import { findings, USUAL_CONTEXT } from '../src/core/lure/findings';
 import { layOut } from '../src/core/lure/layout';
@@ -12,17 +13,33 @@ import { weigh } from '../src/core/lure/weigh';
 import { CATALOGUE, partsOfKind } from '../src/core/parts/catalogue';
 import { predictSpin } from '../src/core/predict/spin';
 import { stallSpeeds } from '../src/core/predict/stalls';
+import { lightestHead } from '../src/core/predict/head-finder';
+import { moversOf } from '../src/core/predict/movers';
+import { predict } from '../src/core/predict/predict';
+import { learnFrom, type Reading } from '../src/core/predict/readings';
+import { retrievePath } from '../src/core/predict/retrieve-path';
 import { rides } from '../src/core/predict/ride';
+import { towedDepths } from '../src/core/predict/towed-depths';
 import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
 import { slowStall } from '../src/testing/slow-stall';
 import { medianMs, type Figure } from './measure';
+import { plainDepth } from './plain-line';
 import { plainSpin } from './plain-spin';
 
 const RHO = 998;
 const LENGTHS = Array.from({ length: 60 }, (_, i) => i + 1);
 const CURVE = Array.from({ length: 40 }, (_, i) => (i + 1) / 20);
+
+const PULL = { aftN: 0.3, downN: 0.12 };
+const TOWED = { waterDensityKgM3: RHO, speedMps: 0.8, tipHeightM: 0 };
+const WOUND = { countdownS: 4, linePerTurnM: 0.66, turnsPerS: 1 };
+const READINGS: readonly Reading[] = [
+  { kind: 'rate', station: itemIdSchema.parse('blade-1'), speedMps: 0.8, rateHz: 8.8, errorShare: 0.05 },
+  { kind: 'depth', speedMps: 0.7, lineOutM: 12, depthM: 1.6, errorShare: 0.08 },
+  { kind: 'sink', throughM: 2, seconds: 4.4, errorShare: 0.08 },
+];
 
 export function coreFigures(): Figure[] {
   const blade = referenceBlade('colorado');
@@ -56,6 +73,13 @@ export function coreFigures(): Figure[] {
   const largest = orders.reduce((most, each) => (nodesOf(each) > nodesOf(most) ? each : most));
   if (largest.plan.outcome !== 'planned' || !largest.plan.isBest)
     throw new Error('bench: the largest order is not found');
+  const tandem = DEMO_LURES.find(({ id }) => id === 'torvane-lanes')?.build;
+  if (!tandem) throw new Error('bench: needs the tandem');
+  const braid = fishingLine(USUAL_OUTFIT.line);
+  const [shape] = lineShapes(braid, PULL, TOWED, [20]);
+  if (shape?.outcome !== 'sinks' || Math.abs(plainDepth(braid, PULL, TOWED, 20) / shape.depthM - 1) > 0.005) {
+    throw new Error('bench: the plain line runs at another depth; the ratio would mean nothing');
+  }
   const swap = { put: 'swap', item: itemIdSchema.parse('blade-1') } as const;
   return [
     ...beside(
@@ -90,8 +114,24 @@ export function coreFigures(): Figure[] {
       () => planMake(largest.build),
       `${nodesOf(largest)} nodes expanded, ${largest.plan.steps.length} steps`,
     ),
-    ms('ride of Torvane Lanes at one speed, nominal', 1, () => rides(largest.build, LAKE_WATER, [0.8])),
-    ms('  with sixty lengths of line', 30, () => rides(largest.build, LAKE_WATER, [0.8], USUAL_OUTFIT, LENGTHS)),
+    ms('whole of Torvane Lanes, a tandem, at one speed', 1, () => rides(tandem, LAKE_WATER, [0.8])),
+    ms('  at 40 speeds', 25, () => rides(tandem, LAKE_WATER, CURVE)),
+    ms('  at 40 speeds with all spreads', 100, () => predict(tandem, LAKE_WATER, CURVE)),
+    ms('  at one speed with all spreads', null, () => predict(tandem, LAKE_WATER, [0.8])),
+    ms('  what moves each output', null, () => moversOf(tandem, LAKE_WATER, 0.8)),
+    ms('trolling curve of sixty lengths, the lure worked out with it', 30, () =>
+      towedDepths(tandem, LAKE_WATER, 0.8, USUAL_OUTFIT, LENGTHS),
+    ),
+    ...beside(
+      ms('  its sixty lines alone', null, () => lineShapes(braid, PULL, TOWED, LENGTHS)),
+      () => LENGTHS.forEach((length) => plainDepth(braid, PULL, TOWED, length)),
+      'by a general ODE library',
+    ),
+    ms('way of a retrieve', null, () => retrievePath(tandem, LAKE_WATER, WOUND)),
+    ms('lightest head for a depth, of the catalogue', 200, () =>
+      lightestHead(tandem, LAKE_WATER, { speedMps: 0.8, fromM: 1.2, toM: 1.8 }, CATALOGUE),
+    ),
+    ms('learning from three readings', null, () => learnFrom(tandem, LAKE_WATER, READINGS)),
     ms('reading a lure file', null, () => readLureFile(file)),
   ];
 }

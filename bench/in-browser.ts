@@ -1,7 +1,7 @@
 /**
  * Figures of the built app in Chromium: code loaded until the drawing stands, an edit until it is painted on a processor
  * four times slower, frames while a bend is drawn round, a key in the choice of twenty thousand parts, the list of two
- * thousand lures, the stall band in the worker.
+ * thousand lures, the stall band in the worker, and what memory that holds.
  */
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { mkdtemp, writeFile } from 'node:fs/promises';
@@ -22,7 +22,7 @@ export async function browserFigures(base: string, tell: (figure: Figure) => voi
     args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   try {
-    for (const measure of [loaded, editToPaint, draggedBend, keyInPicker, manyLures, stallInWorker]) {
+    for (const measure of [loaded, editToPaint, draggedBend, keyInPicker, manyLures, stallInWorker, workerMemory]) {
       for (const figure of await measure(browser, base)) tell(figure);
     }
   } finally {
@@ -345,6 +345,45 @@ async function stallInWorker(browser: Browser, base: string): Promise<Figure[]> 
       unit: 'ms',
       bar: 500,
       note: `of ${times.length}`,
+    },
+  ];
+}
+
+/** What the worker holds after a minute's work: every demo lure opened, its speed changed many times, heads looked for. */
+async function workerMemory(browser: Browser, base: string): Promise<Figure[]> {
+  const page = await openBench(browser, base);
+  const session = await page.context().newCDPSession(page);
+  let heldBytes = 0;
+  session.on('Target.receivedMessageFromTarget', ({ message }) => {
+    const { result } = JSON.parse(message) as { result?: { usedSize?: number; embedderHeapUsedSize?: number } };
+    if (result?.usedSize) heldBytes = result.usedSize + (result.embedderHeapUsedSize ?? 0);
+  });
+  const workers: string[] = [];
+  session.on('Target.attachedToTarget', ({ sessionId, targetInfo }) => {
+    if (targetInfo.type === 'worker') workers.push(sessionId);
+  });
+  await session.send('Target.setAutoAttach', { autoAttach: true, waitForDebuggerOnStart: false, flatten: false });
+  for (const { id } of DEMO_LURES) {
+    await page.goto(`${base}/bench?lure=${id}`);
+    await page.getByTestId('ride').waitFor();
+    const slider = page.getByRole('slider', { name: /handle turns/ });
+    for (let n = 0; n < 12; n++) await slider.fill(String(0.5 + n / 8));
+    await page.waitForTimeout(1500);
+  }
+  const sessionId = workers.at(-1);
+  if (!sessionId) throw new Error('bench: no worker was found');
+  const message = JSON.stringify({ id: 1, method: 'Runtime.getHeapUsage' });
+  await session.send('Target.sendMessageToTarget', { sessionId, message });
+  await page.waitForTimeout(500);
+  if (heldBytes === 0) throw new Error('bench: the worker did not say what it holds');
+  await page.context().close();
+  return [
+    {
+      name: 'memory of the worker at work',
+      value: heldBytes / 1e6,
+      unit: 'MB',
+      bar: 80,
+      note: 'its heap, not collected first',
     },
   ];
 }

@@ -2,7 +2,7 @@
 export interface Figure {
   readonly name: string;
   readonly value: number;
-  readonly unit: 'ms' | 'kB' | '×';
+  readonly unit: 'ms' | 'kB' | 'MB' | '×';
   /** The bar it is held to; null where there is none. */
   readonly bar: number | null;
   readonly note: string;

@@ -16,7 +16,10 @@ step 'lint and format' npm run -s lint
 step 'types' npm run -s types
 step 'arrows between the rooms' npm run -s arrows
 step 'unused code' npm run -s unused
+MAZURKA_MEASURED="$(mktemp)"
+export MAZURKA_MEASURED
 step 'unit' npx vitest run --reporter=default --reporter=json --outputFile.json="$REPORTS/unit.json"
+step 'verification page' npx tsx scripts/write-verification.ts "$MAZURKA_MEASURED" --check
 step 'build' npx next build
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/browser.json" step 'browser' bash scripts/e2e.sh --reporter=list,json
 echo

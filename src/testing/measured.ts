@@ -31,8 +31,12 @@ export function measured(chapter: Chapter, what: string, got: string, wanted: st
   appendFileSync(file, `${JSON.stringify(line)}\n`);
 }
 
+/** What is less is the rounding of the machine. */
+const NOTHING = 1e-9;
+
 /** A number to so many figures, without an exponent where it can be read. */
 export function figures(value: number, digits = 3): string {
+  if (Math.abs(value) < NOTHING) return value === 0 ? '0' : '< 1e-9';
   const text = Number(value.toPrecision(digits));
   return Math.abs(text) >= 1e-3 && Math.abs(text) < 1e6 ? String(text) : text.toExponential();
 }

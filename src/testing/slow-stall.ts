@@ -39,10 +39,40 @@ export function slowStall(blade: MeasuredBlade, bearing: Bearing, rho: number, i
   return Math.sqrt(low * high);
 }
 
+/** Turns a second that the blade settles to in time, flapping and with gravity round the turn: the mean of its last second. */
+export function settledRate(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, count = 20): number {
+  const motion = inMotion(blade, bearing, rho, U, true, count);
+  if (!motion) return 0;
+  let from: readonly [number, number] | null = null;
+  let rate = 0;
+  motion.run(4, (t, phi) => {
+    if (t >= 3) from ??= [t, phi];
+    if (from && t > from[0]) rate = (phi - from[1]) / (2 * Math.PI * (t - from[0]));
+    return true;
+  });
+  return rate;
+}
+
 function keeps(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, isFree: boolean, count: number) {
+  const motion = inMotion(blade, bearing, rho, U, isFree, count);
+  if (!motion) return false;
+  let [turns, last, stopped] = [0, 0, false];
+  motion.run(6, (t, phi) => {
+    while (phi >= 2 * Math.PI * (turns + 1)) {
+      turns++;
+      last = t;
+    }
+    stopped = t - last > 2;
+    return !stopped;
+  });
+  return !stopped;
+}
+
+/** The blade as it moves from its steady state on; null where it has none. */
+function inMotion(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, isFree: boolean, count: number) {
   const { weightInWaterN, planAreaM2 } = spinBlade(blade, rho);
   const steady = slowSpin(blade, bearing, rho, weightInWaterN, U, count);
-  if (!steady) return false;
+  if (!steady) return null;
   const { setAngleRad: psi, flapFactor, edgeDrag } = bladeCoefficients(blade, referenceCoefficients(blade.pattern));
   const strips = Array.from({ length: count }, (_, i) => {
     const x = (1 - Math.cos(((i + 0.5) * Math.PI) / count)) / 2;
@@ -96,14 +126,12 @@ function keeps(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, i
   solver.absoluteTolerance = 1e-6;
   solver.relativeTolerance = 1e-5;
   solver.maxSteps = 200_000;
-  let [turns, last, stopped] = [0, 0, false];
-  solver.solve(derivative, 0, [0, 2 * Math.PI * steady.rateHz, steady.spreadRad, 0], 6, (_n, _old, t, y) => {
-    while ((y[0] ?? 0) >= 2 * Math.PI * (turns + 1)) {
-      turns++;
-      last = t;
-    }
-    stopped = t - last > 2;
-    return !stopped;
-  });
-  return !stopped;
+  return {
+    /** Told of each step's time and azimuth until it answers false. */
+    run: (seconds: number, onStep: (t: number, phi: number) => boolean) => {
+      solver.solve(derivative, 0, [0, 2 * Math.PI * steady.rateHz, steady.spreadRad, 0], seconds, (_n, _old, t, y) =>
+        onStep(t, y[0] ?? 0),
+      );
+    },
+  };
 }

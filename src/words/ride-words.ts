@@ -211,7 +211,7 @@ interface Reader {
 }
 
 const rounded = (by: number, digits: number, unit: string): Reader => ({
-  of: (si) => decimalText(si * by, digits),
+  of: (si) => decimalText(si * by, digits).replace('-', '−'),
   unit,
 });
 const DEGREES = 180 / Math.PI;

@@ -43,10 +43,18 @@ export function cantileverStiffness(youngPa: number, wireM: number, lengthM: num
   return (3 * youngPa * secondMoment(wireM)) / lengthM ** 3;
 }
 
+/** Of each arm once: they never change. */
+const STIFFNESS = new WeakMap<Arm, number>();
+
 /** Stiffness at the tip with the give of the bend, N/m. */
-export function armStiffness({ youngPa, wireM, lengthM, bendWireM }: Arm): number {
+export function armStiffness(arm: Arm): number {
+  const known = STIFFNESS.get(arm);
+  if (known !== undefined) return known;
+  const { youngPa, wireM, lengthM, bendWireM } = arm;
   const bending = youngPa * secondMoment(wireM);
-  return 1 / (1 / cantileverStiffness(youngPa, wireM, lengthM) + (lengthM ** 2 * bendWireM) / bending);
+  const stiffness = 1 / (1 / cantileverStiffness(youngPa, wireM, lengthM) + (lengthM ** 2 * bendWireM) / bending);
+  STIFFNESS.set(arm, stiffness);
+  return stiffness;
 }
 
 function secondMoment(wireM: number): number {

@@ -45,6 +45,29 @@ export function bladeCoefficients(blade: MeasuredBlade, reference: ReferenceCoef
   return { ...reference, edgeDrag: Math.max(0, reference.edgeDrag + cup + edge + texture) };
 }
 
+interface Geometry {
+  readonly strips: SpinBlade['strips'];
+  readonly planAreaM2: number;
+  readonly sheetVolumeM3: number;
+}
+
+/** Of each blade once: parts never change. */
+const GEOMETRY = new WeakMap<MeasuredBlade, Geometry>();
+
+function geometryOf(blade: MeasuredBlade): Geometry {
+  const known = GEOMETRY.get(blade);
+  if (known) return known;
+  const { outline } = PATTERNS[blade.pattern];
+  const strips = bladeStrips(outline, blade);
+  const geometry = {
+    strips,
+    planAreaM2: strips.areaM2.reduce((sum, area) => sum + area, 0),
+    sheetVolumeM3: sheetArea(outline, blade) * blade.thicknessM,
+  };
+  GEOMETRY.set(blade, geometry);
+  return geometry;
+}
+
 /**
  * The blade as the spin model takes it.
  * @param reference the pattern's coefficients, or a disturbed set of them when a spread is worked out
@@ -54,14 +77,12 @@ export function spinBlade(
   waterDensityKgM3: number,
   reference: ReferenceCoefficients = referenceCoefficients(blade.pattern),
 ): SpinBlade {
-  const outline = PATTERNS[blade.pattern].outline;
-  const strips = bladeStrips(outline, blade);
+  const { strips, planAreaM2, sheetVolumeM3 } = geometryOf(blade);
   const density = densityOf(blade.material);
-  const sheetVolumeM3 = sheetArea(outline, blade) * blade.thicknessM;
   return {
     strips,
     lengthM: blade.lengthM,
-    planAreaM2: strips.areaM2.reduce((sum, area) => sum + area, 0),
+    planAreaM2,
     sheetMassKgM2: density * blade.thicknessM,
     reachM: bladeReach(blade),
     weightInWaterN: Math.max(0, density - waterDensityKgM3) * sheetVolumeM3 * GRAVITY_MPS2,

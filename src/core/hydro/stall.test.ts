@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { edited, itemId, on, part, plainSpinner, spinner } from '@/testing/lures';
-import { PATTERNS } from '../parts/blade-pattern';
-import { slowStall } from '@/testing/slow-stall';
+import { BLADE_PATTERNS, PATTERNS } from '../parts/blade-pattern';
+import { measured, percent } from '@/testing/measured';
+import { settledRate, slowStall } from '@/testing/slow-stall';
 import { partsOfKind } from '../parts/catalogue';
 import { bladeStrips } from '../parts/outline';
 import { takeOff, threadParts } from '../lure/editing';
@@ -90,10 +91,36 @@ describe('stall speed', () => {
     (pattern) => {
       const blade = referenceBlade(pattern);
       const { low, high } = stallOf(blade);
-      expect(Math.abs(Math.log(slowStall(blade, GOOD_CLEVIS_BEARING, RHO, false) / low))).toBeLessThan(0.04);
-      expect(Math.abs(Math.log(slowStall(blade, GOOD_CLEVIS_BEARING, RHO, true) / high))).toBeLessThan(0.04);
+      const [frozen, free] = [[false, low] as const, [true, high] as const].map(([isFree, edge]) =>
+        Math.abs(Math.log(slowStall(blade, GOOD_CLEVIS_BEARING, RHO, isFree) / edge)),
+      );
+      expect(frozen).toBeLessThan(0.04);
+      expect(free).toBeLessThan(0.04);
+      measured(
+        'Second implementations',
+        `Stall band of ${pattern} on a general ODE library`,
+        `lower edge within ${percent(frozen ?? NaN)}, upper within ${percent(free ?? NaN)}`,
+        'within 4 %',
+      );
     },
   );
+
+  it('well above its stall a blade followed in time settles on the rate of the steady state', () => {
+    let worst = 0;
+    for (const pattern of BLADE_PATTERNS) {
+      const blade = referenceBlade(pattern);
+      const [steady] = steadySpin(spinBlade(blade, RHO), GOOD_CLEVIS_BEARING, RHO, [1.6]);
+      if (steady?.outcome !== 'turning') throw new Error(`${pattern} turns at 1.6 m/s`);
+      worst = Math.max(worst, Math.abs(settledRate(blade, GOOD_CLEVIS_BEARING, RHO, 1.6) / steady.rateHz - 1));
+    }
+    expect(worst).toBeLessThan(0.06);
+    measured(
+      'Steady against time',
+      'Rate at 1.6 m/s, all patterns: followed in time with flap and gravity, on a general ODE library, against steady',
+      `within ${percent(worst)}`,
+      'within 6 %',
+    );
+  });
 
   it('on a steep axle gravity pulls less across it: the lower edge falls', () => {
     const blade = referenceBlade('colorado');
@@ -102,11 +129,17 @@ describe('stall speed', () => {
   });
 
   it('does not hang on the number of strips', () => {
-    const measured = referenceBlade('french');
-    const strips = bladeStrips(PATTERNS.french.outline, measured, 40);
-    const fine = band(stallSpeed({ ...spinBlade(measured, RHO), strips }, GOOD_CLEVIS_BEARING, LEVEL));
-    expect(fine.low / stallOf(measured).low).toBeCloseTo(1, 1);
-    expect(fine.high / stallOf(measured).high).toBeCloseTo(1, 1);
+    const blade = referenceBlade('french');
+    const strips = bladeStrips(PATTERNS.french.outline, blade, 40);
+    const fine = band(stallSpeed({ ...spinBlade(blade, RHO), strips }, GOOD_CLEVIS_BEARING, LEVEL));
+    expect(fine.low / stallOf(blade).low).toBeCloseTo(1, 1);
+    expect(fine.high / stallOf(blade).high).toBeCloseTo(1, 1);
+    measured(
+      'Meshes',
+      'Stall band on 40 strips against 20',
+      `lower edge ${percent(Math.abs(fine.low / stallOf(blade).low - 1), 1)} off, upper ${percent(Math.abs(fine.high / stallOf(blade).high - 1), 1)}`,
+      'within 5 %',
+    );
   });
 
   it('a blade that friction always holds does not turn; one without area is outside the model', () => {

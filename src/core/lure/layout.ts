@@ -160,19 +160,26 @@ function boxOf(
   off: readonly PlacedOff[],
   path: WirePath | null,
 ): Pick<Layout, 'x0M' | 'x1M' | 'y0M' | 'y1M'> {
-  const points = [
-    ...(path ? path.sections.flatMap((section) => section.points) : []),
-    pointOn(lines.run, nose.x0M),
-    pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM),
-    pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM),
-    ...off.flatMap(({ line, x0M, x1M, offAxisM, item }) => {
-      const half = path ? outsideRadius(item.part) : 0;
-      const lift = line === 'head' ? offAxisM : 0;
-      return [x0M, x1M].flatMap((alongM) => [lift - half, lift + half].map((upM) => pointOn(lines[line], alongM, upM)));
-    }),
-  ];
-  const [xs, ys] = [points.map(({ xM }) => xM), points.map(({ yM }) => yM)];
-  return { x0M: Math.min(...xs), x1M: Math.max(...xs), y0M: Math.min(...ys), y1M: Math.max(...ys) };
+  const box = { x0M: Infinity, x1M: -Infinity, y0M: Infinity, y1M: -Infinity };
+  const hold = ({ xM, yM }: { readonly xM: number; readonly yM: number }) => {
+    box.x0M = Math.min(box.x0M, xM);
+    box.x1M = Math.max(box.x1M, xM);
+    box.y0M = Math.min(box.y0M, yM);
+    box.y1M = Math.max(box.y1M, yM);
+  };
+  for (const section of path?.sections ?? []) section.points.forEach(hold);
+  hold(pointOn(lines.run, nose.x0M));
+  hold(pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM));
+  hold(pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM));
+  for (const { line, x0M, x1M, offAxisM, item } of off) {
+    const half = path ? outsideRadius(item.part) : 0;
+    const lift = line === 'head' ? offAxisM : 0;
+    for (const alongM of [x0M, x1M]) {
+      hold(pointOn(lines[line], alongM, lift - half));
+      hold(pointOn(lines[line], alongM, lift + half));
+    }
+  }
+  return box;
 }
 
 /** The hooks that trail behind: those a blade could reach. */

@@ -139,11 +139,25 @@ function holderOf(seat: Seat): Holder | null {
   }
 }
 
+/** What each holder of a build holds: worked out once for each set of items, which never changes. */
+const HELD = new WeakMap<Build['items'], ReadonlyMap<Holder | null, Item[]>>();
+const BY_ID = new Intl.Collator('en', { numeric: true });
+
 /** Items hung, tied or pushed on this item or wire end, in the order of their ids. */
-export function childrenOf(build: Build, parent: Holder): Item[] {
-  return Object.values(build.items)
-    .filter(({ seat }) => holderOf(seat) === parent)
-    .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
+export function childrenOf({ items }: Pick<Build, 'items'>, parent: Holder): readonly Item[] {
+  return (HELD.get(items) ?? holdAll(items)).get(parent) ?? [];
+}
+
+function holdAll(items: Build['items']): ReadonlyMap<Holder | null, Item[]> {
+  const held = new Map<Holder | null, Item[]>();
+  for (const item of Object.values(items).sort((a, b) => BY_ID.compare(a.id, b.id))) {
+    const holder = holderOf(item.seat);
+    const beside = held.get(holder);
+    if (beside) beside.push(item);
+    else held.set(holder, [item]);
+  }
+  HELD.set(items, held);
+  return held;
 }
 
 /** The item and all that would come away with it. */

@@ -46,19 +46,24 @@ export function spreadOf(
     const ratio = to / value;
     return ratio > 0 ? Math.max(-TO_NOTHING, Math.log(ratio)) : -TO_NOTHING;
   };
-  const a = moved.map(({ up }) => change(up));
-  const b = moved.map(({ down }) => change(down));
-  const slope = a.map((each, k) => (each - (b[k] ?? 0)) / 2);
-  const upPrior = Math.hypot(...a.map((each, k) => Math.max(0, each, b[k] ?? 0)));
-  const downPrior = Math.hypot(...a.map((each, k) => Math.max(0, -each, -(b[k] ?? 0))));
+  const slope = new Float64Array(moved.length);
+  let [upSquares, downSquares, squares] = [0, 0, 0];
+  moved.forEach((each, k) => {
+    const [a, b] = [change(each.up), change(each.down)];
+    slope[k] = (a - b) / 2;
+    squares += ((a - b) / 2) ** 2;
+    upSquares += Math.max(0, a, b) ** 2;
+    downSquares += Math.max(0, -a, -b) ** 2;
+  });
   const { covariance } = belief;
   let variance = 0;
   slope.forEach((m, i) => {
-    const row = covariance[i] ?? [];
-    if (m !== 0) slope.forEach((n, j) => (variance += m * n * (row[j] ?? 0)));
+    const row = covariance[i];
+    if (m === 0 || !row) return;
+    for (let j = 0; j < slope.length; j++) variance += m * (slope[j] ?? 0) * (row[j] ?? 0);
   });
-  const free = Math.hypot(...slope);
-  const kept = free > 0 ? Math.sqrt(Math.max(0, variance)) / free : 1;
+  const kept = squares > 0 ? Math.sqrt(Math.max(0, variance) / squares) : 1;
+  const [upPrior, downPrior] = [Math.sqrt(upSquares), Math.sqrt(downSquares)];
   const [up, down] = [upPrior * kept, downPrior * kept];
   const [low, high] =
     scale === 'step'
@@ -66,6 +71,6 @@ export function spreadOf(
       : [down >= TO_NOTHING ? 0 : value * Math.exp(-down), value * Math.exp(up)];
   return {
     banded: { value, low: Math.min(value, Math.max(floor, low)), high },
-    byFactor: slope.map((m, k) => Math.abs(m) * Math.sqrt(Math.max(0, covariance[k]?.[k] ?? 0))),
+    byFactor: Array.from(slope, (m, k) => Math.abs(m) * Math.sqrt(Math.max(0, covariance[k]?.[k] ?? 0))),
   };
 }

@@ -44,7 +44,7 @@ const WIDTHS = [0.014, 0.017, 0.02, 0.024];
 const LENGTHS = [0.024, 0.03, 0.036, 0.042];
 const blades = partsOfKind('blade');
 const colorados = blades.filter(({ pattern }) => pattern === 'colorado');
-const named = (blade: PartOf<'blade'>) => `${blade.pattern} ${blade.label ?? ''}`;
+const named = ({ id }: PartOf<'blade'>) => id.replace('blade-', '');
 
 function turn(blade: MeasuredBlade, speedMps: number): Turning {
   const [outcome] = steadySpin(spinBlade(blade, RHO), GOOD_CLEVIS_BEARING, RHO, [speedMps]);

@@ -7,13 +7,14 @@
  */
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS, type SpinOutcome } from '../hydro/spin';
+import { STEPS_FOR_BAND } from '../hydro/towed-line';
 import type { Water } from '../hydro/water';
 import type { ArmOutcome } from '../lure/arm';
 import type { BladeState } from '../lure/bearing';
 import type { Build } from '../lure/lure';
 import { spreadOf, type Banded, type Moved, type Spread } from './band';
 import { crossingsOf, GRID_MPS, type Crossings } from './crossings';
-import { sharedAt, movedBy, type Belief, type Factor } from './factors';
+import { sharedAt, movedBy, type Belief, type Factor, type SharedKey } from './factors';
 import {
   LURE_FORMS,
   LURE_OUTPUTS,
@@ -27,7 +28,18 @@ import {
   type LureOutput,
   type RideOutput,
 } from './outputs';
-import { centresOf, outcomesAt, rideOf, ridingOf, tunedTo, type Centres, type Ride, type Tuned } from './ride';
+import {
+  centresOf,
+  outcomesAt,
+  retuned,
+  rideOf,
+  ridingOf,
+  tunedTo,
+  type Centres,
+  type Near,
+  type Ride,
+  type Tuned,
+} from './ride';
 import { bladesSaid, spinsOf, type SpinPrediction } from './spin';
 
 export interface Asked {
@@ -71,9 +83,10 @@ export interface Prediction {
   readonly belief: Belief;
 }
 
-/**
- * @param speedsMps through the water, m/s
- */
+/** Factors that move no weight and no drag, towed or falling. */
+const NO_DRAG: ReadonlySet<SharedKey> = new Set(['armStiffness', 'armDamping', 'fling', 'rub', 'sideways']);
+
+/** @param speedsMps through the water, m/s */
 export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
   const riding = ridingOf(build, water, outfit, asked.state);
@@ -93,12 +106,11 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
       const { tuned, crossings } = believed;
       return { up: caseOf(tuned, moved.up, crossings), down: caseOf(tuned, moved.down, crossings) };
     }
-    const tune = (by: number) =>
-      caseOf(
-        tunedTo(riding, sharedAt(belief.factors, movedBy(belief.middle, k, by))),
-        spins.believed,
-        believed.crossings,
-      );
+    const tune = (by: number): Case => {
+      const shared = sharedAt(belief.factors, movedBy(belief.middle, k, by));
+      if (NO_DRAG.has(factor.key)) return { ...believed, tuned: retuned(believed.tuned, riding, shared) };
+      return caseOf(tunedTo(riding, shared), spins.believed, believed.crossings);
+    };
     return { up: tune(1), down: tune(-1) };
   });
 
@@ -119,13 +131,17 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
     const outcomes = outcomesAt(spins.believed, i);
     const trouble = troubleAt(speedMps, outcomes);
     if (trouble) return trouble;
-    const ride = (one: Case, near: Ride | null) =>
-      rideOf(riding, one.tuned, outcomesAt(one.turned, i), speedMps, [outfit.lineOutM], near);
-    const now = ride(believed, null);
-    const coarsely = (one: Case) => outputsOf(ride(one, now), one, isShaken);
+    const lengths = [outfit.lineOutM];
+    const now = rideOf(riding, believed.tuned, outcomes, speedMps, lengths);
     const values = outputsOf(now, believed, isShaken);
     // The coarse line of the bands is set against itself.
-    const coarse = coarsely(believed);
+    const base = rideOf(riding, believed.tuned, outcomes, speedMps, lengths, null, STEPS_FOR_BAND);
+    const coarse = outputsOf(base, believed, isShaken);
+    const near: Near = { ride: base, tuned: believed.tuned, outcomes };
+    const coarsely = (one: Case) => {
+      const turned = one.turned === believed.turned ? outcomes : outcomesAt(one.turned, i);
+      return outputsOf(rideOf(riding, one.tuned, turned, speedMps, lengths, near), one, isShaken);
+    };
     const moved = pairs.map((pair) => pair && { up: coarsely(pair.up), down: coarsely(pair.down) });
     const rideSaid = Object.fromEntries(
       RIDE_OUTPUTS.map((key) => {
@@ -174,13 +190,16 @@ const LEAST_KNOWN = 3;
 const WORTH_NAMING = 0.1;
 
 function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
-  const widest = Math.max(...byFactor, 0);
-  const leastKnown = byFactor
-    .map((width, k) => ({ width, factor: factors[k] }))
-    .filter(({ width }) => width > 0 && width >= WORTH_NAMING * widest)
-    .sort((a, b) => b.width - a.width)
-    .slice(0, LEAST_KNOWN)
-    .flatMap(({ factor }) => (factor ? [factor] : []));
+  const leastKnown: Factor[] = [];
+  const least = WORTH_NAMING * Math.max(0, ...byFactor);
+  const left = [...byFactor];
+  while (leastKnown.length < LEAST_KNOWN) {
+    const widest = left.indexOf(Math.max(...left));
+    const factor = factors[widest];
+    if (!factor || !((left[widest] ?? 0) > least)) break;
+    leastKnown.push(factor);
+    left[widest] = 0;
+  }
   return { ...banded, leastKnown };
 }
 

@@ -167,37 +167,50 @@ export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): T
       tuned.map((body) => ({ ...body, yM: body.zM })),
       rho,
     ),
-    arm:
-      arm.outcome === 'arm'
-        ? {
-            ...arm.arm,
-            youngPa: arm.arm.youngPa * shared.armStiffness,
-            tipMassKg: arm.arm.tipMassKg * shared.mass,
-          }
-        : null,
+    arm: armTuned(arm, shared),
     line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
     movedKg: tuned.reduce((sum, { massKg, volumeM3 }) => sum + massKg + rho * volumeM3, 0),
   };
+}
+
+/** The same with shared coefficients moved that touch neither weights nor drags: those and the line are kept. */
+export function retuned(tuned: Tuned, { arm }: Riding, shared: Shared): Tuned {
+  return { ...tuned, shared, arm: armTuned(arm, shared) };
+}
+
+function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
+  if (arm.outcome !== 'arm') return null;
+  const { youngPa, tipMassKg } = arm.arm;
+  return { ...arm.arm, youngPa: youngPa * shared.armStiffness, tipMassKg: tipMassKg * shared.mass };
 }
 
 export function outcomesAt(turned: readonly Turned[], index: number): (SpinOutcome | undefined)[] {
   return turned.map(({ outcomes }) => outcomes[index]);
 }
 
-/** @param near the ride of nearly this lure, for the edge of a band: then worked out sooner, less finely */
+/** A ride worked out already, of nearly this lure. */
+export interface Near {
+  readonly ride: Ride;
+  readonly tuned: Tuned;
+  readonly outcomes: readonly (SpinOutcome | undefined)[];
+}
+
+/** @param near for the edge of a band: then worked out sooner, less finely; where nothing drags otherwise, its trim is kept */
 export function rideOf(
   riding: Riding,
   tuned: Tuned,
   outcomes: readonly (SpinOutcome | undefined)[],
   speedMps: number,
   lengthsOutM: readonly number[],
-  near: Ride | null = null,
+  near: Near | null = null,
+  lineSteps: number | undefined = near ? STEPS_FOR_BAND : undefined,
 ): Ride {
   const { rho, spinners: all, dragsAt, outfit } = riding;
   const { shared, sums, asideSums, arm, line, movedKg } = tuned;
   const dragsN = bladeDrags(riding, shared, outcomes, speedMps);
   const drags = dragsAt.map(({ xM, yM, axleRad }, i): TrimDrag => ({ xM, yM, axleRad, dragN: dragsN[i] ?? 0 }));
-  const trim = trimOf(sums, drags, rho, speedMps, near && near.trim.pitchRad);
+  const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
+  const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
   const pull = { aftN: trim.dragN, downN: trim.sinkingN - trim.liftN };
   let [torqueNm, bladeTurnsPerM] = [0, 0];
   const shakes: (Shake & { readonly station: ItemId })[] = [];
@@ -224,21 +237,25 @@ export function rideOf(
     speedMps,
     trim,
     lineSlopeRad: Math.atan2(pull.downN, pull.aftN),
-    lines: lineShapes(
-      line,
-      pull,
-      { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps },
-      lengthsOutM,
-      near ? STEPS_FOR_BAND : undefined,
-    ),
+    lines: isTrimKept
+      ? near.ride.lines
+      : lineShapes(
+          line,
+          pull,
+          { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps },
+          lengthsOutM,
+          lineSteps,
+        ),
     shakes,
     lean,
-    yawRad: yawOf(
-      asideSums,
-      dragsAt.map(({ xM, zM }, i): TrimDrag => ({ xM, yM: zM, axleRad: null, dragN: dragsN[i] ?? 0 })),
-      rho,
-      speedMps,
-    ),
+    yawRad: isTrimKept
+      ? near.ride.yawRad
+      : yawOf(
+          asideSums,
+          dragsAt.map(({ xM, zM }, i): TrimDrag => ({ xM, yM: zM, axleRad: null, dragN: dragsN[i] ?? 0 })),
+          rho,
+          speedMps,
+        ),
     sidePullRad: sidePull(
       dragsAt.flatMap(({ hand }, i) => (hand === 0 ? [] : [{ hand, dragN: dragsN[i] ?? 0 }])),
       trim.dragN,

@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import { edited, plainBait, plainBuzz, plainSpinner } from '@/testing/lures';
+import { DEMO_LURES } from '@/demo/scenario';
+import { USUAL_OUTFIT } from '../core/hydro/outfit';
+import { LAKE_WATER } from '../core/hydro/water';
+import type { Build } from '../core/lure/lure';
+import { moversOf } from '../core/predict/movers';
+import { predict } from '../core/predict/predict';
+import { ALL_FIGURES, GLANCE, noRideWords, rideFigures, type RideShown, type SpeedUnit } from './ride-words';
+
+function shown(
+  build: Build,
+  system: 'metric' | 'trade' = 'metric',
+  speedUnit: SpeedUnit = 'mps',
+  speedMps = 0.8,
+): RideShown {
+  return {
+    build,
+    prediction: predict(build, LAKE_WATER, [speedMps], { outfit: USUAL_OUTFIT }),
+    movers: moversOf(build, LAKE_WATER, speedMps),
+    system,
+    speedUnit,
+  };
+}
+
+describe('how it rides in words', () => {
+  it('every figure of every demo lure has a name, a value, a band and a sentence, none of them broken', () => {
+    let told = 0;
+    for (const { build } of DEMO_LURES) {
+      for (const system of ['metric', 'trade'] as const) {
+        for (const figure of rideFigures(shown(build, system, system === 'metric' ? 'mps' : 'mph'), ALL_FIGURES)) {
+          told++;
+          const text = Object.values(figure).join(' ');
+          expect(text, figure.output).not.toMatch(/undefined|NaN|Infinity|null|\[object|-\d/);
+          expect(figure.why).toMatch(/^[A-Z].*\.$/);
+          const [low, high] = [...figure.band.matchAll(/[\d.]+/g)].map(([each]) => Number(each));
+          if (low !== undefined && high !== undefined && !/[/−]/.test(figure.band))
+            expect(low).toBeLessThanOrEqual(high);
+        }
+      }
+    }
+    expect(told).toBeGreaterThan(200);
+  });
+
+  it('says in words what a number would mislead about: a spinner rolls, a buzzbait planes, an unknown wire has no shake', () => {
+    const of = (each: RideShown, output: string) =>
+      rideFigures(each, ALL_FIGURES).find((figure) => figure.output === output);
+    expect(of(shown(plainSpinner().build), 'leanRad')).toMatchObject({ value: 'rolls' });
+    expect(of(shown(plainBuzz().build, 'metric', 'mps', 1.6), 'depthM')).toMatchObject({
+      value: '0',
+      band: 'planes on the surface',
+    });
+    const { carrier } = plainBait().build;
+    const odd = edited(plainBait(), {
+      kind: 'carrier',
+      changes: { wire: { ...carrier.wire, material: 'aluminium' } },
+    });
+    expect(of(shown(odd.build), 'thumpN')).toMatchObject({ value: '–', band: 'no spring wire known of this metal' });
+    expect(of(shown(plainBait().build), 'twistTurns')).toBeUndefined();
+    expect(of(shown(plainSpinner().build), 'depthM')?.moves).toMatch(/^A tenth more of: speed −\d\.\d\d m; /);
+    expect(of(shown(plainSpinner().build), 'thumpN')?.unsure).toMatch(/^Least known: .* of the blade; .*\.$/);
+  });
+
+  it('speaks of no figure outside the model, and says which limit', () => {
+    const fast = shown(plainBait().build, 'metric', 'mps', 7);
+    expect(rideFigures(fast, GLANCE)).toEqual([]);
+    const [ride] = fast.prediction.rides;
+    if (ride?.outcome !== 'outsideModel') throw new Error('7 m/s is outside');
+    expect(noRideWords(ride)).toBe('The model holds from 0 to 5 m/s; this is 7.0 m/s.');
+  });
+});
