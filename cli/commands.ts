@@ -120,7 +120,13 @@ function openLure(operands: readonly string[], readText: ReadText): Lure {
 
 function readEdits(source: string | undefined, readText: ReadText): readonly Edit[] {
   if (source === undefined) throw new CommandError('noEdits', 'Name a file with a list of edits, after the lure.');
-  return readChecked(source, z.array(editSchema).check(z.maxLength(MOST_EDITS)), 'A list of edits', readText, 'badEdits');
+  return readChecked(
+    source,
+    z.array(editSchema).check(z.maxLength(MOST_EDITS)),
+    'A list of edits',
+    readText,
+    'badEdits',
+  );
 }
 
 const MOST_EDITS = 1000;

@@ -7,7 +7,7 @@ import type { Banded } from '../src/core/predict/band';
 import type { Factor } from '../src/core/predict/factors';
 import { moversOf, type MovedOutput, type Movers } from '../src/core/predict/movers';
 import type { LureOutput, RideOutput } from '../src/core/predict/outputs';
-import { predict, type RidePrediction, type Said } from '../src/core/predict/predict';
+import { predict, type Prediction, type RidePrediction, type Said } from '../src/core/predict/predict';
 import { learnFrom, type Reading } from '../src/core/predict/readings';
 import type { Centre } from '../src/core/predict/ride';
 import type { BladePrediction } from '../src/core/predict/spin';
@@ -68,7 +68,7 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
     arm: prediction.arm.outcome === 'arm' ? 'arm' : prediction.arm,
     at: speedsMps.map((speed, i) => {
       const blades = prediction.spin.blades.map(({ station, at }) => bladeJson(station, at[i]));
-      const beat = prediction.spin.beats[0]?.at[i] ?? null;
+      const beat = beatAt(prediction, i);
       return {
         speed_m_s: speed,
         outcome: overall(blades),
@@ -79,6 +79,13 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
       };
     }),
   };
+}
+
+/** How often two blades come round together; of one, or of two that go round as one, its own rate; null while it stands still. */
+function beatAt({ spin: { blades, beats } }: Prediction, index: number): Banded | null {
+  if (beats.length > 0) return beats[0]?.at[index] ?? null;
+  const first = blades[0]?.at[index];
+  return first?.outcome === 'turning' ? first.rateHz : null;
 }
 
 /** All of them turn above the highest; null where one turns at no speed, or none is there. */

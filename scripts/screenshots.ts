@@ -56,6 +56,18 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
+    name: 'ride',
+    then: async (page) => {
+      await choose('Stolk Kettle')(page);
+      await page.getByRole('button', { name: 'Ride and line' }).click();
+      await page.getByLabel('Line out').fill('25 m');
+      await page.getByLabel('Line out').press('Enter');
+      await page.getByLabel('Counted down, seconds').fill('5');
+      await page.getByLabel('Counted down, seconds').press('Enter');
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
     name: 'bench-picker',
     then: async (page) => {
       await choose('Suvra Needle')(page);

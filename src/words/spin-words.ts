@@ -32,7 +32,7 @@ export function stillWords(prediction: BladePrediction): string | null {
 }
 
 export const READOUT_WHY = {
-  rate: 'The speed at which the water’s drive on the set blade equals its own drag and the clevis’s friction. Count the turns of the blade once at a known speed to make it surer.',
+  rate: 'The speed at which the water’s drive on the set blade equals its own drag and the clevis’s friction. It is the beat felt at the line tie. Count the turns of the blade once at a known speed to make it surer.',
   spread:
     'Where the fling of the turning blade and its cupped water balances the push of the flow. A photograph from the side would make it surer.',
   beat: 'How often the two blades come round together: the difference of their rates. The gap between them changes it.',

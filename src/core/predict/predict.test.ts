@@ -371,6 +371,37 @@ describe('limits and identities', () => {
   });
 });
 
+it('two fifths more rub slows a demo blade by less than 5 hundredths at 0.5 m/s, 2.5 at 0.8', () => {
+  const slowed = (speedMps: number) =>
+    Math.max(
+      ...DEMO_LURES.flatMap(({ build }) => {
+        const { spinners, rho } = ridingOf(build, LAKE_WATER, USUAL_OUTFIT);
+        return spinners.map(({ blade, nominal, bearing }) => {
+          const rate = (by: number) => {
+            const { friction, faceFriction, steadyTorqueNm } = bearing;
+            const rubbing = {
+              ...bearing,
+              friction: friction * by,
+              faceFriction: faceFriction * by,
+              steadyTorqueNm: steadyTorqueNm * by,
+            };
+            const [at] = steadySpin(blade(nominal), rubbing, rho, [speedMps]);
+            return at?.outcome === 'turning' ? at.rateHz : 0;
+          };
+          return 1 - rate(1.4) / rate(1);
+        });
+      }),
+    );
+  expect(slowed(0.5)).toBeLessThan(0.05);
+  expect(slowed(0.8)).toBeLessThan(0.025);
+  measured(
+    'Bands and readings',
+    'Two fifths more rub than estimated, which the rate’s band leaves out: most it slows a demo blade',
+    `${percent(slowed(0.5), 2)} at 0.5 m/s, ${percent(slowed(0.8), 2)} at 0.8`,
+    'below 5 and 2.5 %',
+  );
+});
+
 describe('at the surface, and in the line', () => {
   it('at its surface speed the line just lifts it to the tip’s angle; slower it runs sunk, faster at the surface', () => {
     for (const lure of DEMO_LURES) {

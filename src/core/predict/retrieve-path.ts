@@ -5,9 +5,9 @@
  * level at U, its drag against its way and W′ − L straight down,
  *     T cos φ = D cos δ,   T sin φ + D sin δ = W′ − L   ⇒   sin(δ + φ) = tan γ cos φ,   tan γ = (W′ − L)/D:
  * on a line steeper than γ it rises, on a flatter one it sinks. Towed level for long it comes to the depth z∞(ℓ) that a
- * line of what is still out gives (hydro/towed-line.ts), where φ = γ. In between, φ is taken as the level one in proportion
- * to how far the lure lies below the rod's tip:  tan φ = tan γ (z + h)/(z∞ + h). Then
- *     dz/dt = U sin δ,     dℓ/dt = −v,     U = v.
+ * line of what is still out gives (hydro/towed-line.ts), where φ = γ. In between, the bow of the line is taken as the level
+ * one's, and never flatter than the straight line to the rod's tip:
+ *     sin φ = max( sin γ (z + h)/(z∞ + h), (z + h)/ℓ ),     dz/dt = U sin δ,     dℓ/dt = −v,     U = v.
  * It falls on slack line straight down, at most as far as the line lets it hang. The current is part of v for what the
  * blades do; it does not move the lure over the ground here.
  */
@@ -71,7 +71,8 @@ export function retrievePath(
   const lifted = Math.min(lineOutM, Math.max(LIFTED_AT_M, h));
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
   const [ride] = rides(build, water, [speedMps], outfit).at;
-  const tanSlope = Math.max(0, Math.tan(Math.min(1.5, ride?.lineSlopeRad ?? 0)));
+  const slopeRad = Math.max(0, Math.min(1.5, ride?.lineSlopeRad ?? 0));
+  const [sinSlope, tanSlope] = [Math.sin(slopeRad), Math.tan(slopeRad)];
   const levelM = towedDepths(build, water, speedMps, outfit, lengths);
   const hangsAtM = Math.max(0, lineOutM - h);
   const startM = Math.min(sinkMps * countdownS, hangsAtM);
@@ -81,9 +82,10 @@ export function retrievePath(
     const [from = 0, to = 0] = [lengths[i - 1], lengths[i]];
     const dt = (from - to) / speedMps;
     const sinks = (depthM: number) => {
-      const tanLine = (tanSlope * (depthM + h)) / ((levelM[i] ?? 0) + h || 1e-9);
-      const cosLine = 1 / Math.hypot(1, tanLine);
-      return speedMps * Math.sin(Math.asin(Math.min(1, tanSlope * cosLine)) - Math.atan(tanLine));
+      const bowed = (sinSlope * (depthM + h)) / ((levelM[i] ?? 0) + h || 1e-9);
+      const sinLine = Math.min(1, Math.max(bowed, (depthM + h) / to));
+      const along = Math.asin(Math.min(1, tanSlope * Math.sqrt(1 - sinLine ** 2)));
+      return speedMps * Math.sin(along - Math.asin(sinLine));
     };
     // Midpoint rule; the surface stops it, and so does the line: straight down is as deep as it can hang.
     const half = Math.max(0, z + (dt / 2) * sinks(z));
