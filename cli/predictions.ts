@@ -33,6 +33,7 @@ const RIDE_NAMES: Readonly<Record<RideOutput, Naming>> = {
   leanRad: ['lean_deg', DEGREES],
   yawRad: ['yaw_deg', DEGREES],
   sidePullRad: ['side_pull_deg', DEGREES],
+  aimOffM: ['aim_off_m', 1],
   twistTurns: ['twist_turns_per_100_m', 1],
   twistBehindSwivelTurns: ['twist_behind_swivel_turns_per_100_m', 1],
 };

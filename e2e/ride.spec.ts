@@ -59,6 +59,9 @@ test('line, rod and water: depth follows, a wrong entry is told what would be ri
   await sheet.getByRole('combobox', { name: /^Water/ }).selectOption('sea');
   const results = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
   expect(results.violations).toEqual([]);
+  await expect(
+    sheet.getByRole('figure', { name: 'Swing of the arm against turns a second' }).locator('path').first(),
+  ).toBeVisible();
   await sheet.getByText('Line’s slope').click();
   await expect(sheet.getByText(/how steeply the line leaves the lure/)).toBeVisible();
   await page.keyboard.press('Escape');

@@ -7,8 +7,9 @@ import type { Factor, SharedKey } from '../core/predict/factors';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
 import type { LineOutcome, LureOutput, RideOutput } from '../core/predict/outputs';
 import type { Prediction, RidePrediction, Said } from '../core/predict/predict';
+import type { Centre } from '../core/predict/ride';
 import { UNITS } from '../core/units/quantity';
-import { decimalText, inUnit, pullInWeight, showMass, type UnitSystem } from '../core/units/write';
+import { decimalText, inUnit, pullInWeight, showLength, showMass, type UnitSystem } from '../core/units/write';
 import { partTitle } from './part-words';
 
 export type SpeedUnit = 'mps' | 'kmh' | 'mph';
@@ -39,6 +40,7 @@ const NAMES: Readonly<Record<Output, string>> = {
   leanRad: 'Lean',
   yawRad: 'Turned aside',
   sidePullRad: 'Pulls aside',
+  aimOffM: 'Aim to the other side by',
   twistTurns: 'Line twist, at most',
   twistBehindSwivelTurns: 'Behind a free swivel',
   massKg: 'Mass',
@@ -63,6 +65,8 @@ const WHY: Readonly<Record<Output, string>> = {
     'Where the weights below the line of pull balance what the blade’s bearing drags round with it. A photograph from behind would make it surer.',
   yawRad: 'How far its tail stands aside, from drag that sits beside the line of pull.',
   sidePullRad: 'Each stroke of a surface blade is a paddle’s, to its own hand: cast as far to the other side.',
+  aimOffM:
+    'How far aside it comes by the time the line that is out is wound in: cast as much past what it is to meet, to the other side.',
   twistTurns:
     'Turns put into 100 m of line: what the blade’s bearing rubs with winds it up unless a keel holds it, at most as often as the blade turns. Thin braid gives a swivel little to turn against.',
   twistBehindSwivelTurns: 'The same with a free swivel between: it lets go at its own torque.',
@@ -91,6 +95,7 @@ export const ALL_FIGURES: readonly Output[] = [
   'leanRad',
   'yawRad',
   'sidePullRad',
+  'aimOffM',
   'surfaceMps',
   'planingMps',
   'sinkMps',
@@ -138,6 +143,7 @@ function isNone(output: Output, { low, high }: Said): boolean {
 const NONE_OF_SOME: ReadonlySet<Output> = new Set<Output>([
   'yawRad',
   'sidePullRad',
+  'aimOffM',
   'twistTurns',
   'twistBehindSwivelTurns',
 ]);
@@ -165,6 +171,13 @@ export const LINE_WORDS: Readonly<Record<LineOutcome, string>> = {
   rises: 'it lifts its line',
   planes: 'planes on the surface',
 };
+
+/** `41 mm behind the tie, 12 mm below it`. */
+export function centreWords({ xM, yM, zM }: Centre, system: UnitSystem): string {
+  const said = (lengthM: number) => showLength(Math.abs(lengthM), system);
+  const aside = Math.abs(zM) < 5e-5 ? '' : `, ${said(zM)} beside it`;
+  return `${said(xM)} ${xM < 0 ? 'before' : 'behind'} the tie, ${said(yM)} ${yM < 0 ? 'below' : 'above'} it${aside}`;
+}
 
 /** Why the arm’s shake cannot be said. */
 function armWords(arm: Extract<ArmOutcome, { outcome: 'outsideModel' }>): string {
@@ -198,7 +211,7 @@ function measuredFigure(output: Output, said: Said, shown: RideShown): Shown {
 }
 
 /** Told without its side: that hangs on the hand the blade turns, or is seen on the lure. */
-const SIDE_NOT_TOLD: ReadonlySet<Output> = new Set<Output>(['leanRad', 'yawRad', 'sidePullRad']);
+const SIDE_NOT_TOLD: ReadonlySet<Output> = new Set<Output>(['leanRad', 'yawRad', 'sidePullRad', 'aimOffM']);
 
 function sizesOf({ low, high }: Said): [number, number] {
   const sizes = [Math.abs(low), Math.abs(high)];
@@ -236,6 +249,10 @@ const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
   leanRad: asSize,
   yawRad: asSize,
   sidePullRad: asSize,
+  aimOffM: ({ system }) => ({
+    of: (m) => decimalText(Math.abs(m) / (system === 'metric' ? 1 : 0.3048), 2),
+    unit: system === 'metric' ? 'm' : 'ft',
+  }),
   twistTurns: () => rounded(1, 0, 'turns'),
   twistBehindSwivelTurns: () => rounded(1, 0, 'turns'),
   massKg: ({ system }) => ({
@@ -298,6 +315,7 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   armStiffness: 'stiffness of the arm',
   armDamping: 'damping of the arm',
   fling: 'what goes round with the blade',
+  kick: 'how hard the blade kicks',
   rub: 'rub of the bearings',
   sideways: 'how much a surface blade paddles aside',
   planing: 'lift at the surface',

@@ -5,6 +5,7 @@ import {
   armDamping,
   armStiffness,
   cantileverStiffness,
+  magnification,
   naturalHz,
   shakeOfArm,
   shakeOfBody,
@@ -78,6 +79,8 @@ describe('what a turning blade does to it', () => {
     expect(swing(f0)).toBeGreaterThan(swing(f0 * 0.7));
     expect(swing(f0)).toBeGreaterThan(swing(f0 * 1.4));
     expect(shakeOfArm(ARM, 0.05, f0, 0.03, 0.8).ratio).toBeCloseTo(1, 12);
+    expect(magnification(ARM, f0 / 50, 0.03, 0.8)).toBeCloseTo(1, 3);
+    expect(magnification(ARM, f0, 0.03, 0.8)).toBeCloseTo(1 / (2 * armDamping(ARM, 0.03, 0.8)), 9);
   });
 
   it('is what the same arm does followed in time until it is steady', () => {

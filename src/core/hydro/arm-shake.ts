@@ -90,6 +90,11 @@ export function shakeOfArm(
   };
 }
 
+/** How many times further the arm swings at this rate than it would be bent by the same force held still. */
+export function magnification(arm: Arm, rateHz: number, dragN: number, speedMps: number): number {
+  return shakeOfArm(arm, armStiffness(arm), rateHz, dragN, speedMps).amplitudeM;
+}
+
 export function armDamping(arm: Arm, dragN: number, speedMps: number): number {
   const critical = 2 * Math.sqrt(armStiffness(arm) * arm.tipMassKg);
   return STRUCTURAL_DAMPING + (speedMps > 0 ? dragN / speedMps / critical : 0);

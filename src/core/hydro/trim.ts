@@ -80,7 +80,8 @@ function summed(bodies: readonly TrimBody[], of: (body: TrimBody) => number): Su
   return { all, x, y };
 }
 
-const STEEPEST_RAD = 1.55;
+/** Straight down, and straight up. */
+const STEEPEST_RAD = Math.PI / 2;
 const TOLERANCE_RAD = 1e-10;
 /** Near a pitch that is known, for the edge of a band: how far to look, and how closely. */
 const NEAR_RAD = 0.08;

@@ -27,6 +27,8 @@ export const SHARED_SPREADS = {
   armDamping: 0.3,
   /** What goes round with a blade: the small difference of two large forces. */
   fling: 0.3,
+  /** How much of it comes twice a turn. */
+  kick: 0.5,
   /** Torque its bearings leave in the lure. */
   rub: 0.4,
   /** Share of a surface blade's drag that pushes aside. */

@@ -136,6 +136,7 @@ function point(
     rideOf(riding, tuned, outcomes, speedMps, [outfit.lineOutM]),
     one,
     riding.arm.outcome !== 'outsideModel',
+    outfit.lineOutM,
   );
   const rates = outcomes.map((outcome) => (outcome?.outcome === 'turning' ? outcome.rateHz : null));
   const [first = null, second = null] = rates;

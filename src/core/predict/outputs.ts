@@ -1,5 +1,6 @@
 /** What is said of a lure: at each speed, and once; and how each is read from a ride worked out. */
 import { naturalHz } from '../hydro/arm-shake';
+import { aimOff } from '../hydro/tracking';
 import type { Scale } from './band';
 import type { Crossings } from './crossings';
 import type { Ride, Tuned } from './ride';
@@ -16,6 +17,7 @@ export const RIDE_OUTPUTS = [
   'leanRad',
   'yawRad',
   'sidePullRad',
+  'aimOffM',
   'twistTurns',
   'twistBehindSwivelTurns',
 ] as const;
@@ -44,6 +46,7 @@ export const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
   leanRad: STEP,
   yawRad: STEP,
   sidePullRad: STEP,
+  aimOffM: STEP,
   twistTurns: FROM_NOTHING,
   twistBehindSwivelTurns: FROM_NOTHING,
 };
@@ -76,8 +79,16 @@ export function lureOutput({ tuned, crossings }: Case, key: LureOutput): number 
   }
 }
 
-/** @param isShaken whether what carries the blades can be worked out at all */
-export function outputsOf(ride: Ride, one: Case, isShaken: boolean): Readonly<Record<RideOutput, number | null>> {
+/**
+ * @param isShaken whether what carries the blades can be worked out at all
+ * @param lineOutM how far off it is when it is aimed
+ */
+export function outputsOf(
+  ride: Ride,
+  one: Case,
+  isShaken: boolean,
+  lineOutM: number,
+): Readonly<Record<RideOutput, number | null>> {
   const { trim, lines, shakes, lean } = ride;
   const [line] = lines;
   return {
@@ -91,6 +102,7 @@ export function outputsOf(ride: Ride, one: Case, isShaken: boolean): Readonly<Re
     leanRad: lean.outcome === 'leans' ? lean.leanRad : lean.outcome === 'turnsOver' ? Math.PI / 2 : null,
     yawRad: ride.yawRad,
     sidePullRad: ride.sidePullRad,
+    aimOffM: aimOff(ride.sidePullRad, lineOutM),
     twistTurns: ride.twistTurns,
     twistBehindSwivelTurns: ride.twistBehindSwivelTurns,
   };

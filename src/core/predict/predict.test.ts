@@ -107,7 +107,7 @@ describe('one door', () => {
         const tuned = tunedTo(riding, sharedAt(factors, at));
         const one = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
         const values: Record<string, number | null> = {
-          ...outputsOf(rideOf(riding, tuned, outcomesAt(turned, 0), 0.9, [USUAL_OUTFIT.lineOutM]), one, true),
+          ...outputsOf(rideOf(riding, tuned, outcomesAt(turned, 0), 0.9, [USUAL_OUTFIT.lineOutM]), one, true, 10),
           ...Object.fromEntries(LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)])),
         };
         for (const [key, value] of Object.entries(values)) {

@@ -84,7 +84,7 @@ export interface Prediction {
 }
 
 /** Factors that move no weight and no drag, towed or falling. */
-const NO_DRAG: ReadonlySet<SharedKey> = new Set(['armStiffness', 'armDamping', 'fling', 'rub', 'sideways']);
+const NO_DRAG: ReadonlySet<SharedKey> = new Set(['armStiffness', 'armDamping', 'fling', 'kick', 'rub', 'sideways']);
 
 /** @param speedsMps through the water, m/s */
 export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
@@ -133,14 +133,14 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
     if (trouble) return trouble;
     const lengths = [outfit.lineOutM];
     const now = rideOf(riding, believed.tuned, outcomes, speedMps, lengths);
-    const values = outputsOf(now, believed, isShaken);
+    const values = outputsOf(now, believed, isShaken, outfit.lineOutM);
     // The coarse line of the bands is set against itself.
     const base = rideOf(riding, believed.tuned, outcomes, speedMps, lengths, null, STEPS_FOR_BAND);
-    const coarse = outputsOf(base, believed, isShaken);
+    const coarse = outputsOf(base, believed, isShaken, outfit.lineOutM);
     const near: Near = { ride: base, tuned: believed.tuned, outcomes };
     const coarsely = (one: Case) => {
       const turned = one.turned === believed.turned ? outcomes : outcomesAt(one.turned, i);
-      return outputsOf(rideOf(riding, one.tuned, turned, speedMps, lengths, near), one, isShaken);
+      return outputsOf(rideOf(riding, one.tuned, turned, speedMps, lengths, near), one, isShaken, outfit.lineOutM);
     };
     const moved = pairs.map((pair) => pair && { up: coarsely(pair.up), down: coarsely(pair.down) });
     const rideSaid = Object.fromEntries(

@@ -71,7 +71,7 @@ export function retrievePath(
   const lifted = Math.min(lineOutM, Math.max(LIFTED_AT_M, h));
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
   const [ride] = rides(build, water, [speedMps], outfit).at;
-  const slopeRad = Math.max(0, Math.min(1.5, ride?.lineSlopeRad ?? 0));
+  const slopeRad = Math.max(0, ride?.lineSlopeRad ?? 0);
   const [sinSlope, tanSlope] = [Math.sin(slopeRad), Math.tan(slopeRad)];
   const levelM = towedDepths(build, water, speedMps, outfit, lengths);
   const hangsAtM = Math.max(0, lineOutM - h);

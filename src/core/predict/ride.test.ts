@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDressedLure } from '@/testing/any-lure';
-import { bentAt, demoLure, edited, plainBait, withHead } from '@/testing/lures';
+import { bentAt, demoLure, edited, plainBait, plainSpinner, withHead } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import { leanOf } from '../hydro/tracking';
@@ -12,9 +12,12 @@ import { layOut } from '../lure/layout';
 import type { Lure } from '../lure/lure';
 import { lureMass } from '../lure/mass';
 import { nominalCrossings } from './crossings';
-import { rides } from './ride';
+import { AS_ESTIMATED, outcomesAt, rideOf, rides, ridingOf, tunedTo } from './ride';
+import { turnAll } from './spin';
+import { partsOfKind } from '../parts/catalogue';
 
 const RHO = waterDensity(LAKE_WATER);
+const BLADES = partsOfKind('blade');
 const sinkOf = ({ build }: Lure) => nominalCrossings(build, LAKE_WATER).sinkMps;
 
 /** As it is cast and wound, with half the cast still out. Far behind, a lure that drags more pulls its line straighter, which blurs it. */
@@ -136,6 +139,19 @@ describe('what it shakes on, and how it tracks', () => {
       return rides(wired.build, LAKE_WATER, []).armHz ?? 0;
     });
     expect(own).toEqual(own.toSorted((a, b) => a - b));
+  });
+
+  it('a cranked blade kicks: part of its thump comes twice a turn, a smooth one’s does not', () => {
+    const thump = (pattern: 'hardKick' | 'colorado', kick: number) => {
+      const blade = BLADES.find((each) => each.pattern === pattern);
+      if (!blade) throw new Error(`the catalogue has a ${pattern}`);
+      const riding = ridingOf(plainSpinner(blade.id).build, LAKE_WATER, USUAL_OUTFIT);
+      const outcomes = outcomesAt(turnAll(riding.spinners, riding.rho, [0.8]), 0);
+      const tuned = tunedTo(riding, { ...AS_ESTIMATED, kick });
+      return rideOf(riding, tuned, outcomes, 0.8, [10]).shakes[0]?.thumpN ?? NaN;
+    };
+    expect(thump('hardKick', 1)).toBeCloseTo(thump('hardKick', 0) * Math.hypot(1, 0.35), 12);
+    expect(thump('colorado', 1)).toBe(thump('colorado', 0));
   });
 
   it('an arm bent aside leans it to that side, its mirror image as far to the other; a plain spinner has no keel', () => {

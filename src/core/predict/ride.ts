@@ -5,6 +5,7 @@
  * set of the shared coefficients. A blade that does not turn trails and flutters.
  */
 import { naturalHz, shakeOfArm, shakeOfBody, type Arm, type Shake } from '../hydro/arm-shake';
+import { KICK_SHARE } from '../hydro/kick';
 import { lineTwist } from '../hydro/line-twist';
 import { fishingLine, lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { SpinOutcome, Turning } from '../hydro/spin';
@@ -102,6 +103,8 @@ interface BladePlace {
   readonly zM: number;
   readonly axleRad: number | null;
   readonly plan: number;
+  /** Of its rotating force, what comes twice a turn. */
+  readonly kickShare: number;
   /** Of a surface blade; 0 of any other. */
   readonly hand: -1 | 0 | 1;
 }
@@ -128,6 +131,7 @@ export function ridingOf(build: Build, water: Water, outfit: Outfit, state: Blad
         zM: bodies.find(({ of }) => of === station)?.zM ?? 0,
         axleRad: axleOf(layout, station),
         plan: bladeArea(part),
+        kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
         hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
       };
     }),
@@ -221,9 +225,13 @@ export function rideOf(
     bladeTurnsPerM = Math.max(bladeTurnsPerM, speedMps > 0 ? outcome.rateHz / speedMps : 0);
     // Of an arm that cannot be worked out nothing is said.
     if (riding.arm.outcome === 'outsideModel') return;
-    const shake = arm
-      ? shakeOfArm(arm, forceN, outcome.rateHz, outcome.dragN, speedMps, shared.armDamping)
-      : shakeOfBody(movedKg, forceN, outcome.rateHz);
+    const shakeAt = (rateHz: number, share: number) =>
+      arm
+        ? shakeOfArm(arm, share * forceN, rateHz, outcome.dragN, speedMps, shared.armDamping)
+        : shakeOfBody(movedKg, share * forceN, rateHz);
+    const once = shakeAt(outcome.rateHz, 1);
+    const kick = shared.kick * (dragsAt[i]?.kickShare ?? 0);
+    const shake = kick > 0 ? bothShakes(once, shakeAt(2 * outcome.rateHz, kick)) : once;
     shakes.push({ station: all[i]?.station as ItemId, ...shake });
   });
   const { weightN } = sums;
@@ -278,6 +286,15 @@ export function bladeDrags(
     if (outcome?.outcome === 'turning') return outcome.dragN;
     return 0.5 * rho * speedMps ** 2 * FLUTTER_SHARE * shared.flutter * plan;
   });
+}
+
+/** Two shakes of different rates together: their mean squares add. */
+function bothShakes(once: Shake, twice: Shake): Shake {
+  return {
+    ...once,
+    amplitudeM: Math.hypot(once.amplitudeM, twice.amplitudeM),
+    thumpN: Math.hypot(once.thumpN, twice.thumpN),
+  };
 }
 
 /** What goes round with a blade: what is left of its centrifugal pull against the water's, and what drives it round, N. */

@@ -3,6 +3,7 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { RetrievePath } from '@/core/predict/retrieve-path';
 import { inUnit, type UnitSystem } from '@/core/units/write';
+import { evenTicks } from './even-ticks';
 
 export interface DepthChartProps {
   readonly path: Extract<RetrievePath, { outcome: 'runs' }>;
@@ -56,15 +57,5 @@ export default function DepthChart({ path, towed, system }: DepthChartProps) {
         <Line dataKey="wound" stroke="var(--accent)" dot={false} strokeWidth={2.5} isAnimationActive={false} />
       </ComposedChart>
     </ResponsiveContainer>
-  );
-}
-
-const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
-
-/** From nothing to at least this, three to six even steps. */
-function evenTicks(most: number): number[] {
-  const step = STEPS.find((each) => most / each <= 5) ?? 200;
-  return Array.from({ length: Math.max(1, Math.ceil(most / step - 1e-9)) + 1 }, (_, i) =>
-    Number((i * step).toFixed(1)),
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { LINE_KINDS, LINE_SWIVELS, type LineKind, type Outfit } from '@/core/hydro/outfit';
 import { WATERS_BY_SALT } from '@/words/water-words';
 import type { Lure } from '@/core/lure/lure';
@@ -9,14 +9,21 @@ import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
 import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
-import { ALL_FIGURES, LINE_WORDS, noRideWords, rideFigures, type RideFigure } from '@/words/ride-words';
+import { ALL_FIGURES, centreWords, LINE_WORDS, noRideWords, rideFigures, type RideFigure } from '@/words/ride-words';
 import { useBench } from './bench-state';
 import { changeSettings } from './bench-store';
 import { HeadFinder } from './HeadFinder';
 import { retrieveSpeed, SPEED_WAYS, speedInWords } from './speed';
 import { shownOf, useRide, useWay } from './use-core';
 
+const ArmChart = dynamic(() => import('./ArmChart'), { ssr: false });
 const DepthChart = dynamic(() => import('./DepthChart'), { ssr: false });
+
+const CENTRES = [
+  { key: 'ofMass', name: 'Middle of its mass' },
+  { key: 'ofBuoyancy', name: 'Of the water it pushes aside' },
+  { key: 'ofDrag', name: 'Of its drag' },
+] as const;
 
 export interface RideSheetProps {
   readonly lure: Lure;
@@ -84,7 +91,34 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
               <Figure key={figure.output} figure={figure} />
             ))}
           </ul>
+          {ride?.outcome === 'rides' && (
+            <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-line pt-2 text-sm">
+              {CENTRES.map(({ key, name }) => (
+                <Fragment key={key}>
+                  <dt>{name}</dt>
+                  <dd className="text-right text-ink-soft">{centreWords(ride.centres[key], system)}</dd>
+                </Fragment>
+              ))}
+            </dl>
+          )}
         </section>
+        {answer?.prediction.arm.outcome === 'arm' && (
+          <section aria-label="How its arm answers" className="flex flex-col gap-1">
+            <h3 className="font-semibold">How its arm answers</h3>
+            <figure className="h-40" aria-label="Swing of the arm against turns a second">
+              <ArmChart
+                arm={answer.prediction.arm.arm}
+                blades={answer.prediction.spin.blades.map(({ at: [at] }) => at)}
+                speedMps={speedMps}
+              />
+            </figure>
+            <p className="text-sm text-ink-soft">
+              How many times further it swings than the same pull held still would bend it. Dots are the blades, each
+              with its band; the dashed line is the arm’s own rate. Thinner wire, a longer arm and more on it move that
+              line to the left.
+            </p>
+          </section>
+        )}
         {ride?.outcome === 'rides' && (
           <HeadFinder
             lure={lure}
