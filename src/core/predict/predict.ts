@@ -38,9 +38,10 @@ import {
   type Centres,
   type Near,
   type Ride,
+  type Riding,
   type Tuned,
 } from './ride';
-import { bladesSaid, spinsOf, type SpinPrediction } from './spin';
+import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
 
 export interface Asked {
   readonly outfit?: Outfit;
@@ -86,91 +87,103 @@ export interface Prediction {
 /** Factors that move no weight and no drag, towed or falling. */
 const NO_DRAG: ReadonlySet<SharedKey> = new Set(['armStiffness', 'armDamping', 'fling', 'kick', 'rub', 'sideways']);
 
+/** All of a lure with one factor a half width up and down. */
+interface Pair {
+  readonly up: Case;
+  readonly down: Case;
+}
+
+/** What a prediction is worked out from: the lure, what is believed of it, and that with each factor moved. */
+interface Worked {
+  readonly riding: Riding;
+  readonly belief: Belief;
+  readonly believed: Case;
+  /** In the order of the belief's factors. */
+  readonly pairs: readonly Pair[];
+}
+
 /** @param speedsMps through the water, m/s */
 export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
-  const outfit = asked.outfit ?? USUAL_OUTFIT;
-  const riding = ridingOf(build, water, outfit, asked.state);
-  const isShaken = riding.arm.outcome !== 'outsideModel';
+  const riding = ridingOf(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
+  // The speeds that crossings are looked for between stand behind those that were asked for.
   const spins = spinsOf(riding.spinners, riding.rho, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
+  const worked = workOut(riding, spins, speedsMps.length);
+  return {
+    speedsMps,
+    spin: bladesSaid(build, riding.layout, speedsMps, spins),
+    rides: speedsMps.map((speedMps, i) => rideSaid(worked, speedMps, i)),
+    lure: lureSaid(worked),
+    arm: riding.arm,
+    belief: spins.belief,
+  };
+}
+
+function workOut(riding: Riding, spins: Spins, gridFrom: number): Worked {
   const { belief } = spins;
   const caseOf = (tuned: Tuned, turned: Case['turned'], near: Crossings | null): Case => ({
     tuned,
     turned,
-    crossings: crossingsOf(riding, tuned, turned, speedsMps.length, near),
+    crossings: crossingsOf(riding, tuned, turned, gridFrom, near),
   });
   const believed = caseOf(tunedTo(riding, sharedAt(belief.factors, belief.middle)), spins.believed, null);
-  const pairs = belief.factors.map((factor, k): { readonly up: Case; readonly down: Case } | null => {
-    if (factor.of === 'blade') {
-      const moved = spins.moved[k];
-      if (!moved) return null;
-      const { tuned, crossings } = believed;
-      return { up: caseOf(tuned, moved.up, crossings), down: caseOf(tuned, moved.down, crossings) };
-    }
-    const tune = (by: number): Case => {
-      const shared = sharedAt(belief.factors, movedBy(belief.middle, k, by));
-      if (NO_DRAG.has(factor.key)) return { ...believed, tuned: retuned(believed.tuned, riding, shared) };
-      return caseOf(tunedTo(riding, shared), spins.believed, believed.crossings);
-    };
-    return { up: tune(1), down: tune(-1) };
+  const movedTo = (factor: Factor, k: number, side: 'up' | 'down'): Case => {
+    const { tuned, turned, crossings } = believed;
+    if (factor.of === 'blade') return caseOf(tuned, spins.moved[k]?.[side] ?? turned, crossings);
+    const shared = sharedAt(belief.factors, movedBy(belief.middle, k, side === 'up' ? 1 : -1));
+    if (NO_DRAG.has(factor.key)) return { ...believed, tuned: retuned(tuned, riding, shared) };
+    return caseOf(tunedTo(riding, shared), turned, crossings);
+  };
+  const pairs = belief.factors.map((factor, k): Pair => ({
+    up: movedTo(factor, k, 'up'),
+    down: movedTo(factor, k, 'down'),
+  }));
+  return { riding, belief, believed, pairs };
+}
+
+function lureSaid({ believed, pairs, belief }: Worked): Prediction['lure'] {
+  const entries = LURE_OUTPUTS.map((key) => {
+    const value = lureOutput(believed, key);
+    if (value === null) return [key, null];
+    const moved = (one: Case) => lureOutput(one, key) ?? BEYOND[key];
+    const changes = pairs.map(({ up, down }): Moved => ({ up: moved(up), down: moved(down) }));
+    return [key, said(spreadOf(value, LURE_FORMS[key].scale, changes, belief), belief.factors)];
   });
+  return Object.fromEntries(entries) as Prediction['lure'];
+}
 
-  const lure = Object.fromEntries(
-    LURE_OUTPUTS.map((key) => {
-      const value = lureOutput(believed, key);
-      if (value === null) return [key, null];
-      const moved = (one: Case) => lureOutput(one, key) ?? BEYOND[key];
-      const changes = pairs.map((pair): Moved => ({
-        up: pair ? moved(pair.up) : value,
-        down: pair ? moved(pair.down) : value,
-      }));
-      return [key, said(spreadOf(value, LURE_FORMS[key].scale, changes, belief), belief.factors)];
-    }),
-  ) as Record<LureOutput, Said | null>;
-
-  const rides = speedsMps.map((speedMps, i): RidePrediction => {
-    const outcomes = outcomesAt(spins.believed, i);
-    const trouble = troubleAt(speedMps, outcomes);
-    if (trouble) return trouble;
-    const lengths = [outfit.lineOutM];
-    const now = rideOf(riding, believed.tuned, outcomes, speedMps, lengths);
-    const values = outputsOf(now, believed, isShaken, outfit.lineOutM);
-    // The coarse line of the bands is set against itself.
-    const base = rideOf(riding, believed.tuned, outcomes, speedMps, lengths, null, STEPS_FOR_BAND);
-    const coarse = outputsOf(base, believed, isShaken, outfit.lineOutM);
-    const near: Near = { ride: base, tuned: believed.tuned, outcomes };
-    const coarsely = (one: Case) => {
-      const turned = one.turned === believed.turned ? outcomes : outcomesAt(one.turned, i);
-      return outputsOf(rideOf(riding, one.tuned, turned, speedMps, lengths, near), one, isShaken, outfit.lineOutM);
-    };
-    const moved = pairs.map((pair) => pair && { up: coarsely(pair.up), down: coarsely(pair.down) });
-    const rideSaid = Object.fromEntries(
-      RIDE_OUTPUTS.map((key) => {
-        const [value, base] = [values[key], coarse[key]];
-        if (value === null || base === null) return [key, null];
-        const changes = moved.map((pair): Moved => ({
-          up: value + (pair?.up[key] ?? base) - base,
-          down: value + (pair?.down[key] ?? base) - base,
-        }));
-        const { scale, floor } = RIDE_FORMS[key];
-        return [key, said(spreadOf(value, scale, changes, belief, floor), belief.factors)];
-      }),
-    ) as Record<RideOutput, Said | null>;
-    return {
-      outcome: 'rides',
-      line: lineOutcome(now, believed),
-      lean: now.lean.outcome,
-      said: rideSaid,
-      centres: centresOf(riding, outcomes, speedMps),
-    };
+function rideSaid({ riding, believed, pairs, belief }: Worked, speedMps: number, index: number): RidePrediction {
+  const outcomes = outcomesAt(believed.turned, index);
+  const trouble = troubleAt(speedMps, outcomes);
+  if (trouble) return trouble;
+  const { lineOutM } = riding.outfit;
+  const isShaken = riding.arm.outcome !== 'outsideModel';
+  const now = rideOf(riding, believed.tuned, outcomes, speedMps, [lineOutM]);
+  const values = outputsOf(now, believed, isShaken, lineOutM);
+  // The coarse line of the bands is set against itself.
+  const base = rideOf(riding, believed.tuned, outcomes, speedMps, [lineOutM], null, STEPS_FOR_BAND);
+  const coarse = outputsOf(base, believed, isShaken, lineOutM);
+  const near: Near = { ride: base, tuned: believed.tuned, outcomes };
+  const coarsely = (one: Case) => {
+    const turned = one.turned === believed.turned ? outcomes : outcomesAt(one.turned, index);
+    return outputsOf(rideOf(riding, one.tuned, turned, speedMps, [lineOutM], near), one, isShaken, lineOutM);
+  };
+  const moved = pairs.map(({ up, down }) => ({ up: coarsely(up), down: coarsely(down) }));
+  const entries = RIDE_OUTPUTS.map((key) => {
+    const [value, from] = [values[key], coarse[key]];
+    if (value === null || from === null) return [key, null];
+    const changes = moved.map(({ up, down }): Moved => ({
+      up: value + (up[key] ?? from) - from,
+      down: value + (down[key] ?? from) - from,
+    }));
+    const { scale, floor } = RIDE_FORMS[key];
+    return [key, said(spreadOf(value, scale, changes, belief, floor), belief.factors)];
   });
-
   return {
-    speedsMps,
-    spin: bladesSaid(build, riding.layout, speedsMps, spins),
-    rides,
-    lure,
-    arm: riding.arm,
-    belief,
+    outcome: 'rides',
+    line: lineOutcome(now, believed),
+    lean: now.lean.outcome,
+    said: Object.fromEntries(entries) as RideSaid,
+    centres: centresOf(riding, outcomes, speedMps),
   };
 }
 
