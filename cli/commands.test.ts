@@ -4,7 +4,8 @@ import { DEMO_LURES, SCENARIO } from '../src/demo/scenario';
 import { CATALOGUE } from '../src/core/parts/catalogue';
 import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
 import { itemId } from '../src/testing/lures';
-import { CommandError, runCommand, type CommandOptions } from './commands';
+import { runCommand } from './commands';
+import { CommandError, type CommandOptions } from './options';
 
 const files = new Map([['spinner.mazurka.json', writeLureFile(DEMO_LURES[0] ?? fail())]]);
 

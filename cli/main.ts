@@ -1,7 +1,8 @@
 /** The core for scripts: see docs/core-cli.md. Answers are JSON on standard output; errors too, with exit code 2. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { runCommand, CommandError } from './commands';
+import { runCommand } from './commands';
+import { CommandError } from './options';
 
 const OPTIONS = {
   kind: { type: 'string' },

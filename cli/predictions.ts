@@ -9,7 +9,7 @@ import { moversOf, type MovedOutput, type Movers } from '../src/core/predict/mov
 import type { LureOutput, RideOutput } from '../src/core/predict/outputs';
 import { predict, type Prediction, type RidePrediction, type Said } from '../src/core/predict/predict';
 import { learnFrom, type Reading } from '../src/core/predict/readings';
-import type { Centre } from '../src/core/predict/ride';
+import type { Centre } from '../src/core/predict/centres';
 import type { BladePrediction } from '../src/core/predict/spin';
 import { stallSpeeds } from '../src/core/predict/stalls';
 

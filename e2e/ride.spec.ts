@@ -1,7 +1,8 @@
 import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, test } from './bench-page';
 
-const depthOf = async (page: import('@playwright/test').Page) =>
+const depthOf = async (page: Page) =>
   Number(/([\d.]+)\s*m\b/.exec((await page.getByTestId('ride depthM').innerText()).replace(/\n/g, ' '))?.[1]);
 
 test('thump, depth, surface speed and lean stand beside the rate, each with its spread, why, and what moves it', async ({

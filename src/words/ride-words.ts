@@ -7,7 +7,7 @@ import type { Factor, SharedKey } from '../core/predict/factors';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
 import type { LineOutcome, LureOutput, RideOutput } from '../core/predict/outputs';
 import type { Prediction, RidePrediction, Said } from '../core/predict/predict';
-import type { Centre } from '../core/predict/ride';
+import type { Centre } from '../core/predict/centres';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit, pullInWeight, showLength, showMass, type UnitSystem } from '../core/units/write';
 import { partTitle } from './part-words';
@@ -62,7 +62,7 @@ const WHY: Readonly<Record<Output, string>> = {
     'Weight pulls the line down, the drag of lure and line pulls it up towards the rod’s tip. One depth read with a known line out would make it surer.',
   pitchRad: 'The angle at which nothing turns it about its tie: weights behind, lift and drag at their own places.',
   leanRad:
-    'Where the weights below the line of pull balance what the blade’s bearing drags round with it. A photograph from behind would make it surer.',
+    'Where the weights below the line of pull balance what the blade’s bearing drags round with it, to the side its blade happens to turn. A photograph from behind would make it surer.',
   yawRad: 'How far its tail stands aside, from drag that sits beside the line of pull.',
   sidePullRad: 'Each stroke of a surface blade is a paddle’s, to its own hand: cast as far to the other side.',
   aimOffM:
@@ -317,6 +317,7 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   fling: 'what goes round with the blade',
   kick: 'how hard the blade kicks',
   rub: 'rub of the bearings',
+  turnsWhich: 'which way its blade turns',
   sideways: 'how much a surface blade paddles aside',
   planing: 'lift at the surface',
   fall: 'how it lies as it falls',

@@ -18,7 +18,13 @@ export type ArmOutcome =
   /** A straight wire, or one whose tie ends it. */
   | { readonly outcome: 'noArm' }
   /** No stiffness is known of this material as a wire. */
-  | { readonly outcome: 'outsideModel'; readonly quantity: 'wireMaterial'; readonly material: MaterialId }
+  | {
+      readonly outcome: 'outsideModel';
+      readonly quantity: 'wireMaterial';
+      readonly value: MaterialId;
+      /** Those whose stiffness is known. */
+      readonly limit: readonly string[];
+    }
   /** A wire cannot be bent round less than its own thickness and keep its stiffness. */
   | {
       readonly outcome: 'outsideModel';
@@ -36,7 +42,9 @@ export function armOf(build: Build, layout: Layout, bodies: readonly Body[], wat
   if (carrier.kind !== 'bentWire' || carrier.armM <= 0) return { outcome: 'noArm' };
   const { diameterM, material } = carrier.wire;
   const youngPa = youngOf(material);
-  if (youngPa === null) return { outcome: 'outsideModel', quantity: 'wireMaterial', material };
+  if (youngPa === null) {
+    return { outcome: 'outsideModel', quantity: 'wireMaterial', value: material, limit: Object.keys(YOUNG_PA) };
+  }
   const tie = carrier.sections.find(isTie);
   const bendM = tie?.section === 'bend' ? 2 * tie.insideRadiusM : tie?.section === 'coil' ? tie.insideDiameterM : null;
   if (bendM !== null && bendM < diameterM) {

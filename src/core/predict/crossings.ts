@@ -7,7 +7,10 @@ import { trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
-import { AS_ESTIMATED, bladeDrags, outcomesAt, ridingOf, tunedTo, type Riding, type Tuned } from './ride';
+import { bladeDrags, outcomesAt } from './ride';
+import { ridingOf, type Riding } from './riding';
+import { AS_ESTIMATED } from './factors';
+import { tunedTo, type Tuned } from './tuned';
 import { turnAll, type Turned } from './spin';
 
 /** Speeds at which the blades are looked at for this, m/s. */

@@ -31,6 +31,8 @@ export const SHARED_SPREADS = {
   kick: 0.5,
   /** Torque its bearings leave in the lure. */
   rub: 0.4,
+  /** Which way a blade turns that may turn either way: it comes as it is, from −1 to 1, not as a multiple. */
+  turnsWhich: 1,
   /** Share of a surface blade's drag that pushes aside. */
   sideways: 0.3,
   /** Lift of blade and head at the surface. */
@@ -74,14 +76,21 @@ export function priorBelief(stations: readonly ItemId[]): Belief {
 }
 
 function multiplier(factor: Factor, x: number): number {
+  if (factor.key === 'turnsWhich') return x;
   return (1 + (factor.of === 'blade' ? COEFFICIENT_SPREAD : SHARED_SPREADS[factor.key])) ** x;
 }
 
 export type Shared = Readonly<Record<SharedKey, number>>;
 
+/** Every shared coefficient at its estimate; of the way a blade turns there is none. */
+export const AS_ESTIMATED: Shared = {
+  ...(Object.fromEntries(SHARED_KEYS.map((key) => [key, 1])) as Record<SharedKey, number>),
+  turnsWhich: 0,
+};
+
 /** All shared coefficients as multiples of their estimates, at these places of the factors. */
 export function sharedAt(factors: readonly Factor[], at: readonly number[]): Shared {
-  const shared = Object.fromEntries(SHARED_KEYS.map((key) => [key, 1])) as Record<SharedKey, number>;
+  const shared: Record<SharedKey, number> = { ...AS_ESTIMATED };
   factors.forEach((factor, i) => {
     if (factor.of === 'shared') shared[factor.key] = multiplier(factor, at[i] ?? 0);
   });

@@ -17,7 +17,10 @@ import {
   type RideOutput,
 } from './outputs';
 import type { Asked } from './predict';
-import { AS_ESTIMATED, outcomesAt, rideOf, ridingOf, tunedTo } from './ride';
+import { outcomesAt, rideOf } from './ride';
+import { ridingOf } from './riding';
+import { AS_ESTIMATED } from './factors';
+import { tunedTo } from './tuned';
 import { turnAll } from './spin';
 
 export type Lever =

@@ -33,7 +33,8 @@ import type { PartOf } from '../parts/part';
 import type { Banded } from './band';
 import { nominalCrossings } from './crossings';
 import { predict } from './predict';
-import { rides, ridingOf } from './ride';
+import { rides } from './ride';
+import { ridingOf } from './riding';
 import { predictSpin } from './spin';
 import { stallSpeeds } from './stalls';
 

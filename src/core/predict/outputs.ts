@@ -3,7 +3,8 @@ import { naturalHz } from '../hydro/arm-shake';
 import { aimOff } from '../hydro/tracking';
 import type { Scale } from './band';
 import type { Crossings } from './crossings';
-import type { Ride, Tuned } from './ride';
+import type { Ride } from './ride';
+import type { Tuned } from './tuned';
 import type { Turned } from './spin';
 
 /** What is said at each speed. */

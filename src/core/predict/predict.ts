@@ -28,19 +28,10 @@ import {
   type LureOutput,
   type RideOutput,
 } from './outputs';
-import {
-  centresOf,
-  outcomesAt,
-  retuned,
-  rideOf,
-  ridingOf,
-  tunedTo,
-  type Centres,
-  type Near,
-  type Ride,
-  type Riding,
-  type Tuned,
-} from './ride';
+import { centresOf, type Centres } from './centres';
+import { outcomesAt, rideOf, type Near, type Ride } from './ride';
+import { ridingOf, type Riding } from './riding';
+import { retuned, tunedTo, type Tuned } from './tuned';
 import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
 
 export interface Asked {
@@ -85,7 +76,15 @@ export interface Prediction {
 }
 
 /** Factors that move no weight and no drag, towed or falling. */
-const NO_DRAG: ReadonlySet<SharedKey> = new Set(['armStiffness', 'armDamping', 'fling', 'kick', 'rub', 'sideways']);
+const NO_DRAG: ReadonlySet<SharedKey> = new Set([
+  'armStiffness',
+  'armDamping',
+  'fling',
+  'kick',
+  'rub',
+  'turnsWhich',
+  'sideways',
+]);
 
 /** All of a lure with one factor a half width up and down. */
 interface Pair {

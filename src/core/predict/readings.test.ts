@@ -9,7 +9,9 @@ import { crossingsOf, GRID_MPS } from './crossings';
 import { coefficientsAt, factorsOf, priorBelief, sharedAt, type Factor } from './factors';
 import { predict, type Prediction } from './predict';
 import { learnFrom, readingsSchema, type Reading } from './readings';
-import { outcomesAt, rideOf, ridingOf, tunedTo } from './ride';
+import { outcomesAt, rideOf } from './ride';
+import { ridingOf } from './riding';
+import { tunedTo } from './tuned';
 import { turnAll } from './spin';
 
 const NINE_IN_TEN = 1.645;

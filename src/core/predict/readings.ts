@@ -17,7 +17,9 @@ import type { Water } from '../hydro/water';
 import { itemIdSchema, type Build } from '../lure/lure';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { beliefFor, coefficientsAt, movedBy, sharedAt, type Belief, type Factor } from './factors';
-import { outcomesAt, rideOf, ridingOf, tunedTo, type Riding, type Tuned } from './ride';
+import { outcomesAt, rideOf } from './ride';
+import { ridingOf, type Riding } from './riding';
+import { tunedTo, type Tuned } from './tuned';
 import { turnAll, type Turned } from './spin';
 import type { Asked } from './predict';
 

@@ -12,7 +12,10 @@ import { layOut } from '../lure/layout';
 import type { Lure } from '../lure/lure';
 import { lureMass } from '../lure/mass';
 import { nominalCrossings } from './crossings';
-import { AS_ESTIMATED, outcomesAt, rideOf, rides, ridingOf, tunedTo } from './ride';
+import { outcomesAt, rideOf, rides } from './ride';
+import { ridingOf } from './riding';
+import { AS_ESTIMATED } from './factors';
+import { tunedTo } from './tuned';
 import { turnAll } from './spin';
 import { partsOfKind } from '../parts/catalogue';
 

@@ -1,29 +1,24 @@
 /**
  * How a lure rides: how it shakes, hangs, leans and turns aside, how steeply its line leaves it, how deep it runs, to which
  * side it pulls. From its bodies (lure/bodies.ts), its arm (lure/arm.ts), what its blades do (spin.ts) and the line
- * (hydro/towed-line.ts). What is the same at every speed is laid ready once (`ridingOf`); a ride is then worked out for any
- * set of the shared coefficients. A blade that does not turn trails and flutters.
+ * (hydro/towed-line.ts). What is the same at every speed is laid ready once (riding.ts); a ride is then worked out for any
+ * set of the shared coefficients (tuned.ts). A blade that does not turn trails and flutters.
  */
-import { naturalHz, shakeOfArm, shakeOfBody, type Arm, type Shake } from '../hydro/arm-shake';
-import { KICK_SHARE } from '../hydro/kick';
+import { naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
 import { lineTwist } from '../hydro/line-twist';
-import { fishingLine, lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { SpinOutcome, Turning } from '../hydro/spin';
-import { lineShapes, STEPS_FOR_BAND, type FishingLine, type LineShape } from '../hydro/towed-line';
+import { lineShapes, STEPS_FOR_BAND, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
-import { sumsOf, trimOf, yawOf, type Trim, type TrimDrag, type TrimSums } from '../hydro/trim';
-import { waterDensity, type Water } from '../hydro/water';
-import { armOf, type ArmOutcome } from '../lure/arm';
-import { SWIVEL_TORQUE_NM, type BladeState } from '../lure/bearing';
-import { bodiesOf, type Body } from '../lure/bodies';
-import { layOut, type Layout } from '../lure/layout';
-import { itemOf, type Build, type ItemId } from '../lure/lure';
-import { DRIVEN_AT, spinners, type Spinner } from '../lure/spin-seats';
-import { pointOn } from '../lure/wire-path';
-import { bladeArea } from '../parts/blade-area';
-import { planingAreas } from '../lure/planing-areas';
-import { SHARED_KEYS, type Shared, type SharedKey } from './factors';
+import { trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
+import type { Water } from '../hydro/water';
+import { SWIVEL_TORQUE_NM } from '../lure/bearing';
+import type { Build, ItemId } from '../lure/lure';
+import { DRIVEN_AT } from '../lure/spin-seats';
+import { AS_ESTIMATED, type Shared } from './factors';
+import { ridingOf, type Riding } from './riding';
 import { turnAll, type Turned } from './spin';
+import { tunedTo, type Tuned } from './tuned';
 
 export interface Ride {
   readonly speedMps: number;
@@ -56,9 +51,6 @@ export interface Rides {
 /** Drag area of a blade that trails and flutters, as a share of its plan. Trade estimate. */
 const FLUTTER_SHARE = 0.25;
 
-/** Every coefficient at its estimate. */
-export const AS_ESTIMATED: Shared = Object.fromEntries(SHARED_KEYS.map((key) => [key, 1])) as Record<SharedKey, number>;
-
 /**
  * Rides with every coefficient at its estimate and no bands: for comparing lures and for what looks for one.
  * @param speedsMps through the water
@@ -80,112 +72,6 @@ export function rides(
     armHz: tuned.arm && naturalHz(tuned.arm),
     at: speedsMps.map((speedMps, i) => rideOf(riding, tuned, outcomesAt(turned, i), speedMps, lengthsOutM)),
   };
-}
-
-/** What of a lure is the same at every speed and whatever its coefficients. */
-export interface Riding {
-  readonly build: Build;
-  readonly layout: Layout;
-  readonly rho: number;
-  readonly outfit: Outfit;
-  /** Placed from the line tie. */
-  readonly bodies: readonly Body[];
-  readonly spinners: readonly Spinner[];
-  /** Where each of these drags, and about which axle. */
-  readonly dragsAt: readonly BladePlace[];
-  readonly arm: ArmOutcome;
-  readonly planing: ReturnType<typeof planingAreas>;
-}
-
-interface BladePlace {
-  readonly xM: number;
-  readonly yM: number;
-  readonly zM: number;
-  readonly axleRad: number | null;
-  readonly plan: number;
-  /** Of its rotating force, what comes twice a turn. */
-  readonly kickShare: number;
-  /** Of a surface blade; 0 of any other. */
-  readonly hand: -1 | 0 | 1;
-}
-
-export function ridingOf(build: Build, water: Water, outfit: Outfit, state: BladeState = 'clean'): Riding {
-  const rho = waterDensity(water);
-  const layout = layOut(build);
-  const tie = tieOf(layout);
-  const bodies = bodiesOf(build, layout).map((body) => ({ ...body, xM: body.xM - tie.xM, yM: body.yM - tie.yM }));
-  const all = spinners(build, rho, state, layout);
-  return {
-    build,
-    layout,
-    rho,
-    outfit,
-    bodies,
-    spinners: all,
-    dragsAt: all.map(({ station }) => {
-      const { part } = itemOf(build, station);
-      const place = placeOf(layout, station);
-      return {
-        xM: place.xM - tie.xM,
-        yM: place.yM - tie.yM,
-        zM: bodies.find(({ of }) => of === station)?.zM ?? 0,
-        axleRad: axleOf(layout, station),
-        plan: bladeArea(part),
-        kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
-        hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
-      };
-    }),
-    arm: armOf(build, layout, bodies, rho),
-    planing: planingAreas(build),
-  };
-}
-
-/** A lure with its shared coefficients at these multiples of their estimates. */
-export interface Tuned {
-  readonly shared: Shared;
-  readonly massKg: number;
-  readonly sums: TrimSums;
-  /** The same to the side. */
-  readonly asideSums: TrimSums;
-  readonly arm: Arm | null;
-  readonly line: FishingLine;
-  /** With the water that moves with it. */
-  readonly movedKg: number;
-}
-
-export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): Tuned {
-  const drag = { hard: shared.hardDrag, soft: shared.softDrag, wire: shared.wireDrag, blade: shared.flutter };
-  const tuned = bodies.map((body) => ({
-    ...body,
-    massKg: body.massKg * shared.mass,
-    axialM2: body.axialM2 * drag[body.kind],
-    sideM2: body.sideM2 * drag[body.kind],
-    slopeM2: body.slopeM2 * shared.lift,
-  }));
-  const line = fishingLine(outfit.line);
-  return {
-    shared,
-    massKg: tuned.reduce((sum, { massKg }) => sum + massKg, 0),
-    sums: sumsOf(tuned, rho),
-    asideSums: sumsOf(
-      tuned.map((body) => ({ ...body, yM: body.zM })),
-      rho,
-    ),
-    arm: armTuned(arm, shared),
-    line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
-    movedKg: tuned.reduce((sum, { massKg, volumeM3 }) => sum + massKg + rho * volumeM3, 0),
-  };
-}
-
-/** The same with shared coefficients moved that touch neither weights nor drags: those and the line are kept. */
-export function retuned(tuned: Tuned, { arm }: Riding, shared: Shared): Tuned {
-  return { ...tuned, shared, arm: armTuned(arm, shared) };
-}
-
-function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
-  if (arm.outcome !== 'arm') return null;
-  const { youngPa, tipMassKg } = arm.arm;
-  return { ...arm.arm, youngPa: youngPa * shared.armStiffness, tipMassKg: tipMassKg * shared.mass };
 }
 
 export function outcomesAt(turned: readonly Turned[], index: number): (SpinOutcome | undefined)[] {
@@ -216,12 +102,16 @@ export function rideOf(
   const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
   const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
   const pull = { aftN: trim.dragN, downN: trim.sinkingN - trim.liftN };
-  let [torqueNm, bladeTurnsPerM] = [0, 0];
+  // What the bearings leave in the lure: in all, and to the side it turns it to, where that is known.
+  let [torqueNm, turningNm, bladeTurnsPerM] = [0, 0, 0];
   const shakes: (Shake & { readonly station: ItemId })[] = [];
   outcomes.forEach((outcome, i) => {
     if (outcome?.outcome !== 'turning') return;
     const forceN = shared.fling * rotatingForce(outcome);
-    torqueNm += shared.rub * outcome.frictionTorqueNm;
+    const rubNm = shared.rub * outcome.frictionTorqueNm;
+    const hand = dragsAt[i]?.hand ?? 0;
+    torqueNm += rubNm;
+    turningNm += rubNm * (hand === 0 ? shared.turnsWhich : -hand);
     bladeTurnsPerM = Math.max(bladeTurnsPerM, speedMps > 0 ? outcome.rateHz / speedMps : 0);
     // Of an arm that cannot be worked out nothing is said.
     if (riding.arm.outcome === 'outsideModel') return;
@@ -237,7 +127,9 @@ export function rideOf(
   const { weightN } = sums;
   // It rolls about its own axis through the tie: of the weights counts what pulls across that.
   const across = Math.cos(trim.pitchRad);
-  const lean = leanOf({ upNm: weightN.y * across, asideNm: asideSums.weightN.y * across }, torqueNm);
+  const keel = { upNm: weightN.y * across, asideNm: asideSums.weightN.y * across };
+  const held = leanOf(keel, torqueNm);
+  const lean = held.outcome === 'leans' ? leanOf(keel, turningNm) : held;
   // What a keel holds does not reach the line.
   const freeNm = lean.outcome === 'leans' ? 0 : lean.outcome === 'turnsOver' ? torqueNm - lean.keelNm : torqueNm;
   const twist = (mostNm: number) => lineTwist(Math.min(freeNm, mostNm), lineTorsion(outfit.line), bladeTurnsPerM);
@@ -300,65 +192,4 @@ function bothShakes(once: Shake, twice: Shake): Shake {
 /** What goes round with a blade: what is left of its centrifugal pull against the water's, and what drives it round, N. */
 function rotatingForce({ hingeRadialN, driveTorqueNm, tipRadiusM }: Turning): number {
   return Math.hypot(hingeRadialN, driveTorqueNm / (DRIVEN_AT * tipRadiusM));
-}
-
-interface Place {
-  readonly xM: number;
-  readonly yM: number;
-}
-
-/** Where the line pulls: the tie of a bent wire, the nose loop of a straight one. */
-function tieOf(layout: Layout): Place {
-  if (layout.path) return layout.path.tie ?? pointOn(layout.lines.run, 0);
-  return pointOn(layout.lines.run, layout.nose.loopCentreM);
-}
-
-function placeOf(layout: Layout, station: ItemId): Place {
-  const strung = layout.strand.find(({ item }) => item.id === station);
-  if (strung) return pointOn(layout.lines.run, (strung.x0M + strung.x1M) / 2);
-  const hung = layout.off.find(({ item }) => item.id === station);
-  return hung ? pointOn(layout.lines[hung.line], hung.pivotM) : { xM: 0, yM: 0 };
-}
-
-/** A blade on the wire has the wire for its axle; what hangs behind a swivel turns into the flow. */
-function axleOf(layout: Layout, station: ItemId): number | null {
-  const hung = layout.off.find(({ item }) => item.id === station);
-  return hung && hung.line !== 'run' ? null : layout.lines.run.angleRad;
-}
-
-/** Where mass, displaced water and drag of a lure have their middles, m behind and above the line tie and beside its plane. */
-export interface Centres {
-  readonly ofMass: Centre;
-  readonly ofBuoyancy: Centre;
-  /** Of all drag at this speed, blades included. */
-  readonly ofDrag: Centre;
-}
-export interface Centre {
-  readonly xM: number;
-  readonly yM: number;
-  readonly zM: number;
-}
-
-export function centresOf(riding: Riding, outcomes: readonly (SpinOutcome | undefined)[], speedMps: number): Centres {
-  const { bodies, dragsAt, rho } = riding;
-  const drags = bladeDrags(riding, AS_ESTIMATED, outcomes, speedMps);
-  const q = 0.5 * rho * speedMps ** 2;
-  return {
-    ofMass: centre(bodies, ({ massKg }) => massKg),
-    ofBuoyancy: centre(bodies, ({ volumeM3 }) => volumeM3),
-    ofDrag: centre(
-      [
-        ...bodies.map(({ xM, yM, zM, axialM2 }) => ({ xM, yM, zM, dragN: q * axialM2 })),
-        ...dragsAt.map(({ xM, yM, zM }, i) => ({ xM, yM, zM, dragN: drags[i] ?? 0 })),
-      ],
-      ({ dragN }) => dragN,
-    ),
-  };
-}
-
-function centre<T extends Centre>(things: readonly T[], weightOf: (thing: T) => number): Centre {
-  const all = things.reduce((sum, thing) => sum + weightOf(thing), 0);
-  const mean = (of: (thing: T) => number) =>
-    all > 0 ? things.reduce((sum, thing) => sum + weightOf(thing) * of(thing), 0) / all : 0;
-  return { xM: mean(({ xM }) => xM), yM: mean(({ yM }) => yM), zM: mean(({ zM }) => zM) };
 }

@@ -12,7 +12,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { BLADE_STATE_WORDS, stallWords } from '@/words/spin-words';
 import { partTitle } from '@/words/part-words';
 import { Button } from '@/ui/Button';
-import { tryState, useBench } from './bench-state';
+import { askAgain, tryState, useBench } from './bench-state';
 import { changeSettings } from './bench-store';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
 import { shownOf, useCurve, useStall, type Asked } from './use-core';
@@ -48,14 +48,7 @@ export const RetrievePanel = memo(function RetrievePanel({ build, prediction }: 
               <p className="text-fault">
                 The curve could not be worked out ({curve.reason}). The lure and the figures on the drawing hold.
               </p>
-              <Button
-                onClick={() => {
-                  curve.again();
-                  if (stall.state === 'failed') stall.again();
-                }}
-              >
-                Work it out again
-              </Button>
+              <Button onClick={askAgain}>Work it out again</Button>
             </div>
           ) : shown ? (
             <RateCurve

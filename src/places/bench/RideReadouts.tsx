@@ -5,7 +5,7 @@ import type { Build } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
 import { BandedReadout } from '@/ui/BandedReadout';
 import { GLANCE, GLANCE_AT_SURFACE, noRideWords, rideFigures, type SpeedUnit } from '@/words/ride-words';
-import { useBench } from './bench-state';
+import { askAgain, useBench } from './bench-state';
 import { shownOf, useRide } from './use-core';
 
 export interface RideReadoutsProps {
@@ -25,7 +25,7 @@ export const RideReadouts = memo(function RideReadouts({ build, speedMps, speedU
     return (
       <div role="alert" className="flex items-center gap-2 px-2 text-sm">
         <p className="text-fault">How it rides could not be worked out ({asked.reason}).</p>
-        <Button onClick={asked.again}>Work it out again</Button>
+        <Button onClick={askAgain}>Work it out again</Button>
       </div>
     );
   }

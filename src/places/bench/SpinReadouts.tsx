@@ -32,20 +32,22 @@ export const SpinReadouts = memo(function SpinReadouts({
 }: SpinReadoutsProps) {
   const { blades } = prediction;
   return (
-    <div aria-live="polite" className="flex flex-wrap gap-x-4">
-      {blades.length === 0 && <p className="px-2 py-1 text-ink-soft">No blade turns on this wire yet.</p>}
-      {blades.map(({ station, at }) => (
-        <Readouts
-          key={station}
-          station={station}
-          title={blades.length > 1 ? partTitle(itemOf(build, station).part) : null}
-          at={at[0]}
-          fixedAs={itemOf(build, station).part.kind === 'deltaBlade' ? null : 'as folded'}
-          rateBefore={ratesBefore.get(station) ?? null}
-          system={system}
-          showsTicks={showsTicks}
-        />
-      ))}
+    <div className="flex flex-wrap gap-x-4">
+      <div aria-live="polite" className="contents">
+        {blades.length === 0 && <p className="px-2 py-1 text-ink-soft">No blade turns on this wire yet.</p>}
+        {blades.map(({ station, at }) => (
+          <Readouts
+            key={station}
+            station={station}
+            title={blades.length > 1 ? partTitle(itemOf(build, station).part) : null}
+            at={at[0]}
+            fixedAs={itemOf(build, station).part.kind === 'deltaBlade' ? null : 'as folded'}
+            rateBefore={ratesBefore.get(station) ?? null}
+            system={system}
+            showsTicks={showsTicks}
+          />
+        ))}
+      </div>
       {children}
     </div>
   );

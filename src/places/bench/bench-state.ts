@@ -41,6 +41,8 @@ export interface BenchState {
   readonly draft: Draft | null;
   /** What has happened to the blades, to try what it does; not kept. */
   readonly bladeState: BladeState;
+  /** Counted up to ask the worker all over again, after it failed. */
+  readonly round: number;
   readonly rules: readonly HookRule[];
   readonly ownParts: readonly Part[];
   readonly sheet: SheetName | null;
@@ -63,6 +65,7 @@ export const useBench = create<BenchState>(() => ({
   picked: null,
   draft: null,
   bladeState: 'clean',
+  round: 0,
   rules: [],
   ownParts: [],
   sheet: null,
@@ -87,6 +90,10 @@ export function pick(picked: Pick | null) {
 
 export function tryState(bladeState: BladeState) {
   useBench.setState({ bladeState });
+}
+
+export function askAgain() {
+  useBench.setState(({ round }) => ({ round: round + 1 }));
 }
 
 export function openSheet(sheet: SheetName) {

@@ -13,6 +13,7 @@ import type { RetrievePath } from '@/core/predict/retrieve-path';
 import type { SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { askCore } from '@/workers/core-client';
+import { useBench } from './bench-state';
 import { FASTEST_SHOWN_MPS } from './speed';
 
 const POINTS = 40;
@@ -21,7 +22,7 @@ const SPEEDS = Array.from({ length: POINTS }, (_, i) => ((i + 1) / POINTS) * FAS
 export type Asked<T> =
   | { readonly state: 'working'; readonly last: T | null }
   | { readonly state: 'ready'; readonly answer: T }
-  | { readonly state: 'failed'; readonly reason: string; readonly again: () => void };
+  | { readonly state: 'failed'; readonly reason: string };
 
 interface Held<Q, T> {
   readonly question: Q;
@@ -35,7 +36,7 @@ interface Held<Q, T> {
  */
 export function useCore<Q, T>(ask: (question: Q) => Promise<T>, question: Q): Asked<T> {
   const [held, setHeld] = useState<Held<Q, T> | null>(null);
-  const [round, setRound] = useState(0);
+  const round = useBench((state) => state.round);
   const underWay = useRef<Promise<void>>(Promise.resolve());
   useEffect(() => {
     let isCurrent = true;
@@ -45,8 +46,7 @@ export function useCore<Q, T>(ask: (question: Q) => Promise<T>, question: Q): As
       try {
         hold({ state: 'ready', answer: await ask(question) });
       } catch (error) {
-        const reason = error instanceof Error ? error.message : String(error);
-        hold({ state: 'failed', reason, again: () => setRound((last) => last + 1) });
+        hold({ state: 'failed', reason: error instanceof Error ? error.message : String(error) });
       }
     });
     return () => {

@@ -1,0 +1,101 @@
+/** What a command is asked for: its options as text, and each as what it stands for, or an error that says what would be right. */
+import type * as z from 'zod/mini';
+import { outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/core/hydro/outfit';
+import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
+import { BLADE_STATES, type BladeState } from '../src/core/lure/bearing';
+import { readingsSchema, type Reading } from '../src/core/predict/readings';
+import { readQuantity } from '../src/core/units/read';
+import { readingProblemWords } from '../src/words/problem-words';
+
+export class CommandError extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+export interface CommandOptions {
+  readonly kind?: string | undefined;
+  readonly pattern?: string | undefined;
+  readonly speed?: string | undefined;
+  readonly 'line-out'?: string | undefined;
+  readonly water?: string | undefined;
+  readonly outfit?: string | undefined;
+  readonly readings?: string | undefined;
+  readonly state?: string | undefined;
+  readonly depth?: string | undefined;
+  readonly turns?: string | undefined;
+  readonly 'per-turn'?: string | undefined;
+  readonly countdown?: string | undefined;
+}
+
+export type ReadText = (path: string) => string;
+
+export function readSpeeds(text: string | undefined): number[] {
+  if (text === undefined) throw new CommandError('noSpeed', 'Give --speed in m/s, such as --speed 0.4,0.8.');
+  return text.split(',').map((each) => {
+    const reading = readQuantity('speed', each, { bare: 'mps', minSi: 0 });
+    if (!reading.ok) throw new CommandError('badSpeed', readingProblemWords(reading.problem));
+    return reading.si;
+  });
+}
+
+/** A file checked by a schema; what it should hold is named when it does not. */
+export function readChecked<T>(
+  source: string,
+  schema: z.ZodMiniType<T>,
+  what: string,
+  readText: ReadText,
+  code = 'faultyField',
+): T {
+  let json: unknown;
+  try {
+    json = JSON.parse(readText(source));
+  } catch {
+    throw new CommandError('cannotRead', `Cannot read “${source}” as JSON. ${what} would be right.`);
+  }
+  const read = schema.safeParse(json);
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  throw new CommandError(
+    code,
+    `In “${source}” at ${issue?.path.join('.') || 'the top'}: ${issue?.message ?? ''}. ${what} would be right.`,
+  );
+}
+
+export function readWater({ water }: CommandOptions, readText: ReadText): Water {
+  if (water === undefined) return LAKE_WATER;
+  return readChecked(water, waterSchema, '{"temperatureK": 285, "salinityGPerKg": 0}', readText);
+}
+
+/** The usual outfit, or that of a file; `--line-out` goes before either's. */
+export function readOutfit({ outfit, 'line-out': lineOut }: CommandOptions, readText: ReadText): Outfit {
+  const what = 'An outfit such as docs/core-cli.md shows';
+  const read = outfit === undefined ? USUAL_OUTFIT : readChecked(outfit, outfitSchema, what, readText);
+  if (lineOut === undefined) return read;
+  return { ...read, lineOutM: readNumber('badLineOut', lineOut, 'm', 0.5, 300) };
+}
+
+export function readReadings({ readings }: CommandOptions, readText: ReadText): readonly Reading[] {
+  if (readings === undefined) return [];
+  return readChecked(readings, readingsSchema, 'A list of readings such as docs/core-cli.md shows', readText);
+}
+
+export function readState(text: string | undefined): BladeState {
+  const state = BLADE_STATES.find((each) => each === (text ?? 'clean'));
+  if (state) return state;
+  throw new CommandError('unknownState', `No state “${String(text)}”. There are: ${BLADE_STATES.join(', ')}.`);
+}
+
+export function readNumber(code: string, text: string, unit: 'm' | 'number', minSi: number, maxSi: number): number {
+  if (unit === 'number') {
+    const value = Number(text);
+    if (text.trim() !== '' && value >= minSi && value <= maxSi) return value;
+    throw new CommandError(code, `“${text}” is no number from ${minSi} to ${maxSi}.`);
+  }
+  const reading = readQuantity('length', text, { bare: unit, minSi, maxSi });
+  if (!reading.ok) throw new CommandError(code, readingProblemWords(reading.problem));
+  return reading.si;
+}

@@ -1,0 +1,42 @@
+/** Where mass, displaced water and drag of a lure have their middles. */
+import type { SpinOutcome } from '../hydro/spin';
+import { bladeDrags } from './ride';
+import type { Riding } from './riding';
+import { AS_ESTIMATED } from './factors';
+
+/** Each m behind and above the line tie and beside the plane of the lure. */
+export interface Centres {
+  readonly ofMass: Centre;
+  readonly ofBuoyancy: Centre;
+  /** Of all drag at this speed, blades included. */
+  readonly ofDrag: Centre;
+}
+export interface Centre {
+  readonly xM: number;
+  readonly yM: number;
+  readonly zM: number;
+}
+
+export function centresOf(riding: Riding, outcomes: readonly (SpinOutcome | undefined)[], speedMps: number): Centres {
+  const { bodies, dragsAt, rho } = riding;
+  const drags = bladeDrags(riding, AS_ESTIMATED, outcomes, speedMps);
+  const q = 0.5 * rho * speedMps ** 2;
+  return {
+    ofMass: centre(bodies, ({ massKg }) => massKg),
+    ofBuoyancy: centre(bodies, ({ volumeM3 }) => volumeM3),
+    ofDrag: centre(
+      [
+        ...bodies.map(({ xM, yM, zM, axialM2 }) => ({ xM, yM, zM, dragN: q * axialM2 })),
+        ...dragsAt.map(({ xM, yM, zM }, i) => ({ xM, yM, zM, dragN: drags[i] ?? 0 })),
+      ],
+      ({ dragN }) => dragN,
+    ),
+  };
+}
+
+function centre<T extends Centre>(things: readonly T[], weightOf: (thing: T) => number): Centre {
+  const all = things.reduce((sum, thing) => sum + weightOf(thing), 0);
+  const mean = (of: (thing: T) => number) =>
+    all > 0 ? things.reduce((sum, thing) => sum + weightOf(thing) * of(thing), 0) / all : 0;
+  return { xM: mean(({ xM }) => xM), yM: mean(({ yM }) => yM), zM: mean(({ zM }) => zM) };
+}

@@ -1,0 +1,94 @@
+/** What of a lure is the same at every speed and whatever its coefficients are: its bodies, its blades in their places, its arm. */
+import type { Outfit } from '../hydro/outfit';
+import { KICK_SHARE } from '../hydro/kick';
+import { waterDensity, type Water } from '../hydro/water';
+import { armOf, type ArmOutcome } from '../lure/arm';
+import type { BladeState } from '../lure/bearing';
+import { bodiesOf, type Body } from '../lure/bodies';
+import { layOut, type Layout } from '../lure/layout';
+import { itemOf, type Build, type ItemId } from '../lure/lure';
+import { planingAreas } from '../lure/planing-areas';
+import { spinners, type Spinner } from '../lure/spin-seats';
+import { pointOn } from '../lure/wire-path';
+import { bladeArea } from '../parts/blade-area';
+
+export interface Riding {
+  readonly build: Build;
+  readonly layout: Layout;
+  readonly rho: number;
+  readonly outfit: Outfit;
+  /** Placed from the line tie. */
+  readonly bodies: readonly Body[];
+  readonly spinners: readonly Spinner[];
+  /** Where each of these drags, and about which axle. */
+  readonly dragsAt: readonly BladePlace[];
+  readonly arm: ArmOutcome;
+  readonly planing: ReturnType<typeof planingAreas>;
+}
+
+interface BladePlace {
+  readonly xM: number;
+  readonly yM: number;
+  readonly zM: number;
+  readonly axleRad: number | null;
+  readonly plan: number;
+  /** Of its rotating force, what comes twice a turn. */
+  readonly kickShare: number;
+  /** Of a surface blade; 0 of any other. */
+  readonly hand: -1 | 0 | 1;
+}
+
+export function ridingOf(build: Build, water: Water, outfit: Outfit, state: BladeState = 'clean'): Riding {
+  const rho = waterDensity(water);
+  const layout = layOut(build);
+  const tie = tieOf(layout);
+  const bodies = bodiesOf(build, layout).map((body) => ({ ...body, xM: body.xM - tie.xM, yM: body.yM - tie.yM }));
+  const all = spinners(build, rho, state, layout);
+  return {
+    build,
+    layout,
+    rho,
+    outfit,
+    bodies,
+    spinners: all,
+    dragsAt: all.map(({ station }) => {
+      const { part } = itemOf(build, station);
+      const place = placeOf(layout, station);
+      return {
+        xM: place.xM - tie.xM,
+        yM: place.yM - tie.yM,
+        zM: bodies.find(({ of }) => of === station)?.zM ?? 0,
+        axleRad: axleOf(layout, station),
+        plan: bladeArea(part),
+        kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
+        hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
+      };
+    }),
+    arm: armOf(build, layout, bodies, rho),
+    planing: planingAreas(build),
+  };
+}
+
+interface Place {
+  readonly xM: number;
+  readonly yM: number;
+}
+
+/** Where the line pulls: the tie of a bent wire, the nose loop of a straight one. */
+function tieOf(layout: Layout): Place {
+  if (layout.path) return layout.path.tie ?? pointOn(layout.lines.run, 0);
+  return pointOn(layout.lines.run, layout.nose.loopCentreM);
+}
+
+function placeOf(layout: Layout, station: ItemId): Place {
+  const strung = layout.strand.find(({ item }) => item.id === station);
+  if (strung) return pointOn(layout.lines.run, (strung.x0M + strung.x1M) / 2);
+  const hung = layout.off.find(({ item }) => item.id === station);
+  return hung ? pointOn(layout.lines[hung.line], hung.pivotM) : { xM: 0, yM: 0 };
+}
+
+/** A blade on the wire has the wire for its axle; what hangs behind a swivel turns into the flow. */
+function axleOf(layout: Layout, station: ItemId): number | null {
+  const hung = layout.off.find(({ item }) => item.id === station);
+  return hung && hung.line !== 'run' ? null : layout.lines.run.angleRad;
+}

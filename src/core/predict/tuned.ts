@@ -1,0 +1,56 @@
+/** A lure with its shared coefficients moved off their estimates. */
+import type { Arm } from '../hydro/arm-shake';
+import { fishingLine } from '../hydro/outfit';
+import type { FishingLine } from '../hydro/towed-line';
+import { sumsOf, type TrimSums } from '../hydro/trim';
+import type { ArmOutcome } from '../lure/arm';
+import type { Shared } from './factors';
+import type { Riding } from './riding';
+
+/** A lure with its shared coefficients at these multiples of their estimates. */
+export interface Tuned {
+  readonly shared: Shared;
+  readonly massKg: number;
+  readonly sums: TrimSums;
+  /** The same to the side. */
+  readonly asideSums: TrimSums;
+  readonly arm: Arm | null;
+  readonly line: FishingLine;
+  /** With the water that moves with it. */
+  readonly movedKg: number;
+}
+
+export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): Tuned {
+  const drag = { hard: shared.hardDrag, soft: shared.softDrag, wire: shared.wireDrag, blade: shared.flutter };
+  const tuned = bodies.map((body) => ({
+    ...body,
+    massKg: body.massKg * shared.mass,
+    axialM2: body.axialM2 * drag[body.kind],
+    sideM2: body.sideM2 * drag[body.kind],
+    slopeM2: body.slopeM2 * shared.lift,
+  }));
+  const line = fishingLine(outfit.line);
+  return {
+    shared,
+    massKg: tuned.reduce((sum, { massKg }) => sum + massKg, 0),
+    sums: sumsOf(tuned, rho),
+    asideSums: sumsOf(
+      tuned.map((body) => ({ ...body, yM: body.zM })),
+      rho,
+    ),
+    arm: armTuned(arm, shared),
+    line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
+    movedKg: tuned.reduce((sum, { massKg, volumeM3 }) => sum + massKg + rho * volumeM3, 0),
+  };
+}
+
+/** The same with shared coefficients moved that touch neither weights nor drags: those and the line are kept. */
+export function retuned(tuned: Tuned, { arm }: Riding, shared: Shared): Tuned {
+  return { ...tuned, shared, arm: armTuned(arm, shared) };
+}
+
+function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
+  if (arm.outcome !== 'arm') return null;
+  const { youngPa, tipMassKg } = arm.arm;
+  return { ...arm.arm, youngPa: youngPa * shared.armStiffness, tipMassKg: tipMassKg * shared.mass };
+}
