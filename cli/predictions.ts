@@ -3,11 +3,11 @@ import type { Outfit } from '../src/core/hydro/outfit';
 import type { Water } from '../src/core/hydro/water';
 import type { BladeState } from '../src/core/lure/bearing';
 import type { Lure } from '../src/core/lure/lure';
-import type { Banded } from '../src/core/predict/band';
+import type { Banded, Said } from '../src/core/predict/band';
 import type { Factor } from '../src/core/predict/factors';
-import { moversOf, type MovedOutput, type Movers } from '../src/core/predict/movers';
+import { moversOf, type BladeOutput, type MovedOutput, type Movers } from '../src/core/predict/movers';
 import type { LureOutput, RideOutput } from '../src/core/predict/outputs';
-import { predict, type Prediction, type RidePrediction, type Said } from '../src/core/predict/predict';
+import { predict, type Prediction, type RidePrediction } from '../src/core/predict/predict';
 import { learnFrom, type Reading } from '../src/core/predict/readings';
 import type { Centre } from '../src/core/predict/centres';
 import type { BladePrediction } from '../src/core/predict/spin';
@@ -36,6 +36,11 @@ const RIDE_NAMES: Readonly<Record<RideOutput, Naming>> = {
   aimOffM: ['aim_off_m', 1],
   twistTurns: ['twist_turns_per_100_m', 1],
   twistBehindSwivelTurns: ['twist_behind_swivel_turns_per_100_m', 1],
+};
+const BLADE_NAMES: Readonly<Record<BladeOutput, string>> = {
+  rateHz: 'rate_hz',
+  spreadRad: 'spread_deg',
+  dragN: 'drag_n',
 };
 const LURE_NAMES: Readonly<Record<LureOutput, Naming>> = {
   massKg: ['mass_g', 1000],
@@ -166,8 +171,9 @@ function moversJson(movers: Movers | null) {
 }
 
 function namingOf(key: MovedOutput): Naming {
-  if (key === 'rateHz') return ['rate_hz', 1];
   if (key === 'beatHz') return ['beat_hz', 1];
+  const [output = '', station] = key.split(' of ');
+  if (station !== undefined) return [`${BLADE_NAMES[output as BladeOutput]} ${station}`, 1];
   return key in RIDE_NAMES ? RIDE_NAMES[key as RideOutput] : LURE_NAMES[key as LureOutput];
 }
 

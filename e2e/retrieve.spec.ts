@@ -46,6 +46,7 @@ test('every figure says why and what would make it surer; the curve is drawn', a
   await bench.open();
   await page.getByTestId('spread blade-1').click();
   await expect(page.getByText(/balances the push of the flow\. A photograph/)).toBeVisible();
+  await expect(page.getByText(/^A tenth more of: .*size of the/)).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('drag blade-1')).toContainText(/\d\.\d to \d+\.\d/);
   const curve = page.getByRole('figure', { name: 'Turns a second against speed' });

@@ -1,12 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { edited, plainBait, plainBuzz, plainSpinner } from '@/testing/lures';
+import { demoLure, edited, plainBait, plainBuzz, plainSpinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { USUAL_OUTFIT } from '../core/hydro/outfit';
 import { LAKE_WATER } from '../core/hydro/water';
 import type { Build } from '../core/lure/lure';
 import { moversOf } from '../core/predict/movers';
 import { predict } from '../core/predict/predict';
-import { ALL_FIGURES, GLANCE, noRideWords, rideFigures, type RideShown, type SpeedUnit } from './ride-words';
+import {
+  ALL_FIGURES,
+  beatFigure,
+  GLANCE,
+  noRideWords,
+  rideFigures,
+  type RideShown,
+  type SpeedUnit,
+} from './ride-words';
 
 function shown(
   build: Build,
@@ -59,6 +67,13 @@ describe('how it rides in words', () => {
     expect(of(shown(plainBait().build), 'twistTurns')).toBeUndefined();
     expect(of(shown(plainSpinner().build), 'depthM')?.moves).toMatch(/^A tenth more of: speed −\d\.\d\d m; /);
     expect(of(shown(plainSpinner().build), 'thumpN')?.unsure).toMatch(/^Least known: .* of the blade; .*\.$/);
+  });
+
+  it('of two blades the beat is told, with what moves it; of one there is none', () => {
+    const tandem = beatFigure(shown(demoLure('torvane-lanes').build));
+    expect(tandem).toMatchObject({ name: 'Beat of its blades', unit: 'a second' });
+    expect(tandem?.moves).toMatch(/^A tenth more of: .* blade/);
+    expect(beatFigure(shown(plainBait().build))).toBeNull();
   });
 
   it('speaks of no figure outside the model, and says which limit', () => {

@@ -6,17 +6,19 @@ import { itemOf, type Build } from '../core/lure/lure';
 import type { Factor, SharedKey } from '../core/predict/factors';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
 import type { LineOutcome, LureOutput, RideOutput } from '../core/predict/outputs';
-import type { Prediction, RidePrediction, Said } from '../core/predict/predict';
+import type { Said } from '../core/predict/band';
+import type { Prediction, RidePrediction } from '../core/predict/predict';
 import type { Centre } from '../core/predict/centres';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit, pullInWeight, showLength, showMass, type UnitSystem } from '../core/units/write';
 import { partTitle } from './part-words';
+import { READOUT_WHY } from './spin-words';
 
 export type SpeedUnit = 'mps' | 'kmh' | 'mph';
 
 /** One output, ready to be read. */
 export interface RideFigure {
-  readonly output: RideOutput | LureOutput;
+  readonly output: RideOutput | LureOutput | 'beatHz';
   readonly name: string;
   readonly value: string;
   readonly unit: string;
@@ -148,6 +150,22 @@ const NONE_OF_SOME: ReadonlySet<Output> = new Set<Output>([
   'twistBehindSwivelTurns',
 ]);
 
+/** How often the first two blades come round together; null where they have no beat. */
+export function beatFigure(shown: RideShown): RideFigure | null {
+  const beat = shown.prediction.spin.beats[0]?.at[0];
+  if (!beat) return null;
+  return {
+    output: 'beatHz',
+    name: 'Beat of its blades',
+    value: decimalText(beat.value, 1),
+    unit: 'a second',
+    band: `${decimalText(beat.low, 1)} to ${decimalText(beat.high, 1)}`,
+    why: READOUT_WHY.beat,
+    moves: movesWords('beatHz', shown),
+    unsure: '',
+  };
+}
+
 type Shown = Pick<RideFigure, 'value' | 'unit' | 'band'>;
 
 /** What stands where a number would mislead or cannot be had. */
@@ -267,7 +285,7 @@ const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
 };
 
 /** `A tenth more of: speed −24 %; …`. */
-function movesWords(output: MovedOutput, shown: RideShown): string {
+export function movesWords(output: MovedOutput, shown: RideShown): string {
   const most = shown.movers[output] ?? [];
   if (most.length === 0) return '';
   const each = most.map((mover) => `${leverWords(mover.lever, shown.build)} ${changeWords(output, mover, shown)}`);
@@ -276,9 +294,9 @@ function movesWords(output: MovedOutput, shown: RideShown): string {
 
 function changeWords(output: MovedOutput, { change, isShare }: Mover, shown: RideShown): string {
   const sign = change < 0 ? '−' : '+';
-  if (isShare) return `${sign}${decimalText(Math.abs(change) * 100, 0)} %`;
-  if (output === 'rateHz' || output === 'beatHz') return `${sign}${decimalText(Math.abs(change), 1)}`;
-  const { of, unit } = READ[output](shown);
+  if (isShare) return `${sign}${decimalText(Math.abs(change) * 100, Math.abs(change) < 0.02 ? 1 : 0)} %`;
+  if (!(output in READ)) return `${sign}${decimalText(Math.abs(change), 1)}`;
+  const { of, unit } = READ[output as Output](shown);
   return `${sign}${of(Math.abs(change))}${unit === '°' ? '' : ' '}${unit}`;
 }
 
@@ -329,7 +347,7 @@ const BLADE_FACTOR_WORDS = {
 } as const;
 
 /** `Least known: edge drag and flap of the blade; drag of the line.` */
-function unsureWords(factors: readonly Factor[], build: Build): string {
+export function unsureWords(factors: readonly Factor[], build: Build): string {
   const isOne = new Set(factors.flatMap((factor) => (factor.of === 'blade' ? [factor.station] : []))).size < 2;
   const words = factors.map((factor) =>
     factor.of === 'shared'

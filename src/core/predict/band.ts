@@ -5,7 +5,7 @@
  * each side adds its own changes as the root of their squares, and that lopsidedness is kept as the band narrows.
  * A test holds the bands against random draws of all factors together.
  */
-import type { Belief } from './factors';
+import type { Belief, Factor } from './factors';
 
 /** Low and high are never outside-in: low ≤ value ≤ high. */
 export interface Banded {
@@ -73,4 +73,28 @@ export function spreadOf(
     banded: { value, low: Math.min(value, Math.max(floor, low)), high },
     byFactor: Array.from(slope, (m, k) => Math.abs(m) * Math.sqrt(Math.max(0, covariance[k]?.[k] ?? 0))),
   };
+}
+
+/** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */
+export interface Said extends Banded {
+  readonly leastKnown: readonly Factor[];
+}
+/** How many of the factors are named. */
+const LEAST_KNOWN = 3;
+/** Less than this share of the widest is not worth naming. */
+const WORTH_NAMING = 0.1;
+
+/** The band of an output, and what makes it so wide. */
+export function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
+  const leastKnown: Factor[] = [];
+  const least = WORTH_NAMING * Math.max(0, ...byFactor);
+  const left = [...byFactor];
+  while (leastKnown.length < LEAST_KNOWN) {
+    const widest = left.indexOf(Math.max(...left));
+    const factor = factors[widest];
+    if (!factor || !((left[widest] ?? 0) > least)) break;
+    leastKnown.push(factor);
+    left[widest] = 0;
+  }
+  return { ...banded, leastKnown };
 }

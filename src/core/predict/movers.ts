@@ -34,8 +34,9 @@ export interface Mover {
   readonly isShare: boolean;
 }
 
-/** Outputs that have movers: the rate of the first blade beside all the rest. */
-export type MovedOutput = 'rateHz' | 'beatHz' | RideOutput | LureOutput;
+/** What of each blade has movers, by its station. */
+export type BladeOutput = 'rateHz' | 'spreadRad' | 'dragN';
+export type MovedOutput = `${BladeOutput} of ${string}` | 'beatHz' | RideOutput | LureOutput;
 export type Movers = Readonly<Partial<Record<MovedOutput, readonly Mover[]>>>;
 
 const MORE = 1.1;
@@ -68,7 +69,7 @@ export function moversOf(build: Build, water: Water, speedMps: number, asked: As
 }
 
 function scaleOf(key: MovedOutput) {
-  if (key === 'rateHz' || key === 'beatHz') return 'share';
+  if (key === 'beatHz' || key.includes(' of ')) return 'share';
   return key in RIDE_FORMS ? RIDE_FORMS[key as RideOutput].scale : LURE_FORMS[key as LureOutput].scale;
 }
 
@@ -141,10 +142,19 @@ function point(
     riding.arm.outcome !== 'outsideModel',
     outfit.lineOutM,
   );
-  const rates = outcomes.map((outcome) => (outcome?.outcome === 'turning' ? outcome.rateHz : null));
-  const [first = null, second = null] = rates;
+  const [first = null, second = null] = outcomes.map((outcome) =>
+    outcome?.outcome === 'turning' ? outcome.rateHz : null,
+  );
+  const ofBlades = riding.spinners.flatMap(({ station }, i) => {
+    const outcome = outcomes[i];
+    if (outcome?.outcome !== 'turning') return [];
+    const { rateHz, spreadRad, dragN } = outcome;
+    return Object.entries({ rateHz, spreadRad, dragN }).map(
+      ([key, value]) => [`${key as BladeOutput} of ${station}`, value] as const,
+    );
+  });
   return new Map<MovedOutput, number | null>([
-    ['rateHz', first],
+    ...ofBlades,
     ['beatHz', first !== null && second !== null ? Math.abs(first - second) : null],
     ...RIDE_OUTPUTS.map((key) => [key, ride[key]] as const),
     ...LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)] as const),

@@ -12,7 +12,7 @@ import type { Water } from '../hydro/water';
 import type { ArmOutcome } from '../lure/arm';
 import type { BladeState } from '../lure/bearing';
 import type { Build } from '../lure/lure';
-import { spreadOf, type Banded, type Moved, type Spread } from './band';
+import { said, spreadOf, type Moved, type Said } from './band';
 import { crossingsOf, GRID_MPS, type Crossings } from './crossings';
 import { sharedAt, movedBy, type Belief, type Factor, type SharedKey } from './factors';
 import {
@@ -42,10 +42,6 @@ export interface Asked {
   readonly learnt?: Belief | null;
 }
 
-/** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */
-export interface Said extends Banded {
-  readonly leastKnown: readonly Factor[];
-}
 export type RideSaid = Readonly<Record<RideOutput, Said | null>>;
 
 export type RidePrediction =
@@ -195,25 +191,6 @@ const BEYOND: Readonly<Record<LureOutput, number>> = {
   surfaceMps: MAX_SPEED_MPS,
   planingMps: MAX_SPEED_MPS,
 };
-
-/** How many of the factors are named. */
-const LEAST_KNOWN = 3;
-/** Less than this share of the widest is not worth naming. */
-const WORTH_NAMING = 0.1;
-
-function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
-  const leastKnown: Factor[] = [];
-  const least = WORTH_NAMING * Math.max(0, ...byFactor);
-  const left = [...byFactor];
-  while (leastKnown.length < LEAST_KNOWN) {
-    const widest = left.indexOf(Math.max(...left));
-    const factor = factors[widest];
-    if (!factor || !((left[widest] ?? 0) > least)) break;
-    leastKnown.push(factor);
-    left[widest] = 0;
-  }
-  return { ...banded, leastKnown };
-}
 
 /** Why nothing of the ride is said: what hangs on a blade outside its model cannot be. */
 function troubleAt(speedMps: number, outcomes: readonly (SpinOutcome | undefined)[]): RidePrediction | null {

@@ -11,14 +11,14 @@ import { layOut, type Layout } from '../lure/layout';
 import type { Build, ItemId } from '../lure/lure';
 import { stackedPairs } from '../lure/stacking';
 import { spinners, type Spinner } from '../lure/spin-seats';
-import { spreadOf, type Banded, type Moved, type Spread } from './band';
+import { said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { beliefFor, BLADE_KEYS, coefficientsAt, movedBy, type Belief } from './factors';
 
 export interface TurningPrediction {
   readonly outcome: 'turning';
-  readonly rateHz: Banded;
-  readonly spreadRad: Banded;
-  readonly dragN: Banded;
+  readonly rateHz: Said;
+  readonly spreadRad: Said;
+  readonly dragN: Said;
   readonly tipRadiusM: number;
   readonly tipSpeedRatio: number;
   /** Speed of the water this blade meets, m/s: less than the lure's in another blade's wake. */
@@ -167,9 +167,9 @@ export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly num
       if (outcome.outcome !== 'turning') return outcome;
       return {
         outcome: 'turning',
-        rateHz: bladeSpread(spins, blade, i, ({ rateHz }) => rateHz).banded,
-        spreadRad: bladeSpread(spins, blade, i, ({ spreadRad }) => spreadRad).banded,
-        dragN: bladeSpread(spins, blade, i, ({ dragN }) => dragN).banded,
+        rateHz: bladeSaid(spins, blade, i, ({ rateHz }) => rateHz),
+        spreadRad: bladeSaid(spins, blade, i, ({ spreadRad }) => spreadRad),
+        dragN: bladeSaid(spins, blade, i, ({ dragN }) => dragN),
         tipRadiusM: outcome.tipRadiusM,
         tipSpeedRatio: outcome.tipSpeedRatio,
         localSpeedMps: localSpeedsMps[i] ?? 0,
@@ -179,14 +179,14 @@ export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly num
   return { speedsMps, blades, beats: beatsOf(build, blades, layout) };
 }
 
-/** Spread of something of a turning blade; a blade that stops when a factor is moved counts as zero. */
-export function bladeSpread(spins: Spins, blade: number, at: number, pick: (turning: Turning) => number): Spread {
+/** Something of a turning blade with its band; a blade that stops when a factor is moved counts as zero. */
+function bladeSaid(spins: Spins, blade: number, at: number, pick: (turning: Turning) => number): Said {
   const of = (turned: readonly Turned[]) => {
     const outcome = turned[blade]?.outcomes[at];
     return outcome?.outcome === 'turning' ? pick(outcome) : 0;
   };
   const moved = spins.moved.map(({ up, down }): Moved => ({ up: of(up), down: of(down) }));
-  return spreadOf(of(spins.believed), 'share', moved, spins.belief);
+  return said(spreadOf(of(spins.believed), 'share', moved, spins.belief), spins.belief.factors);
 }
 
 function beatsOf(build: Build, blades: readonly BladePredictions[], layout: Layout): Beat[] {

@@ -30,7 +30,6 @@ import {
   OwnPartsSheet,
   PartPicker,
   RetrievePanel,
-  RideReadouts,
   RideSheet,
   RulesSheet,
   SpinReadouts,
@@ -121,14 +120,9 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                     ratesBefore={around.ratesBefore}
                     system={system}
                     showsTicks={prefersStill}
-                  >
-                    <RideReadouts
-                      build={later.history.lure.build}
-                      speedMps={speedMps}
-                      speedUnit={retrieve.by === 'reel' ? 'mps' : retrieve.by}
-                      isCompact={later.prediction.blades.length > 1}
-                    />
-                  </SpinReadouts>
+                    speedMps={speedMps}
+                    speedUnit={retrieve.by === 'reel' ? 'mps' : retrieve.by}
+                  />
                 )}
               </div>
               <div className="pointer-events-none relative z-10 flex min-h-11 flex-wrap items-center justify-end gap-x-2 text-sm *:pointer-events-auto sm:-mb-7">

@@ -1,26 +1,20 @@
 'use client';
 
-import { memo } from 'react';
-import type { Build } from '@/core/lure/lure';
-import { Button } from '@/ui/Button';
 import { BandedReadout } from '@/ui/BandedReadout';
-import { GLANCE, GLANCE_AT_SURFACE, noRideWords, rideFigures, type SpeedUnit } from '@/words/ride-words';
-import { askAgain, useBench } from './bench-state';
-import { shownOf, useRide } from './use-core';
+import { Button } from '@/ui/Button';
+import { GLANCE, GLANCE_AT_SURFACE, noRideWords, rideFigures, type RideShown } from '@/words/ride-words';
+import { askAgain } from './bench-state';
+import type { Asked, RideAnswer } from './use-core';
 
 export interface RideReadoutsProps {
-  readonly build: Build;
-  readonly speedMps: number;
-  readonly speedUnit: SpeedUnit;
+  readonly asked: Asked<RideAnswer>;
+  /** The last answer, while a new one is worked out. */
+  readonly shown: RideShown | null;
   readonly isCompact: boolean;
 }
 
 /** What the whole lure does at the chosen speed: thump, depth, where it surfaces, lean. Follows the blades a moment later. */
-export const RideReadouts = memo(function RideReadouts({ build, speedMps, speedUnit, isCompact }: RideReadoutsProps) {
-  const { system, water, outfit } = useBench((state) => state.settings);
-  const bladeState = useBench((state) => state.bladeState);
-  const asked = useRide(build, water, outfit, bladeState, speedMps);
-  const answer = shownOf(asked);
+export function RideReadouts({ asked, shown, isCompact }: RideReadoutsProps) {
   if (asked.state === 'failed') {
     return (
       <div role="alert" className="flex items-center gap-2 px-2 text-sm">
@@ -29,8 +23,8 @@ export const RideReadouts = memo(function RideReadouts({ build, speedMps, speedU
       </div>
     );
   }
-  if (!answer) return <p className="px-2 py-1 text-sm text-ink-soft">Working out how it rides…</p>;
-  const { prediction } = answer;
+  if (!shown) return <p className="px-2 py-1 text-sm text-ink-soft">Working out how it rides…</p>;
+  const { prediction } = shown;
   const [ride] = prediction.rides;
   if (ride && ride.outcome !== 'rides') return <p className="px-2 py-1 text-sm">{noRideWords(ride)}</p>;
   const glance = prediction.lure.planingMps ? GLANCE_AT_SURFACE : GLANCE;
@@ -40,21 +34,19 @@ export const RideReadouts = memo(function RideReadouts({ build, speedMps, speedU
       aria-busy={asked.state === 'working'}
       data-testid="ride"
     >
-      {rideFigures({ ...answer, system, speedUnit }, glance).map(
-        ({ output, name, value, unit, band, why, moves, unsure }) => (
-          <BandedReadout
-            key={output}
-            compact={isCompact}
-            name={name}
-            value={value}
-            unit={unit}
-            band={band}
-            why={why}
-            more={[moves, unsure].filter((each) => each !== '')}
-            testId={`ride ${output}`}
-          />
-        ),
-      )}
+      {rideFigures(shown, glance).map(({ output, name, value, unit, band, why, moves, unsure }) => (
+        <BandedReadout
+          key={output}
+          compact={isCompact}
+          name={name}
+          value={value}
+          unit={unit}
+          band={band}
+          why={why}
+          more={[moves, unsure].filter((each) => each !== '')}
+          testId={`ride ${output}`}
+        />
+      ))}
     </div>
   );
-});
+}

@@ -9,7 +9,15 @@ import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
 import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
-import { ALL_FIGURES, centreWords, LINE_WORDS, noRideWords, rideFigures, type RideFigure } from '@/words/ride-words';
+import {
+  ALL_FIGURES,
+  beatFigure,
+  centreWords,
+  LINE_WORDS,
+  noRideWords,
+  rideFigures,
+  type RideFigure,
+} from '@/words/ride-words';
 import { useBench } from './bench-state';
 import { changeSettings } from './bench-store';
 import { HeadFinder } from './HeadFinder';
@@ -41,7 +49,9 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
   const answer = shownOf(asked);
   const [ride] = answer?.prediction.rides ?? [];
   const speedUnit = retrieve.by === 'reel' ? 'mps' : retrieve.by;
-  const figures = answer ? rideFigures({ ...answer, system, speedUnit }, ALL_FIGURES) : [];
+  const shown = answer && { ...answer, system, speedUnit };
+  const beat = shown && beatFigure(shown);
+  const figures = shown ? [...(beat ? [beat] : []), ...rideFigures(shown, ALL_FIGURES)] : [];
   const by = retrieve.by === 'reel' ? `${decimalText(retrieve.turnsPerS, 2)} handle turns a second, ` : '';
   const path = shownOf(way);
   return (

@@ -1,13 +1,18 @@
 'use client';
 
-import { memo, type ReactNode } from 'react';
+import { memo } from 'react';
 import type { BladePrediction, SpinPrediction } from '@/core/predict/spin';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { decimalText, pullInWeight, type UnitSystem } from '@/core/units/write';
 import { BandedReadout } from '@/ui/BandedReadout';
 import { partTitle } from '@/words/part-words';
+import type { BladeOutput } from '@/core/predict/movers';
+import { movesWords, unsureWords, type RideShown, type SpeedUnit } from '@/words/ride-words';
 import { READOUT_WHY, stillWords } from '@/words/spin-words';
+import { useBench } from './bench-state';
+import { RideReadouts } from './RideReadouts';
+import { shownOf, useRide } from './use-core';
 
 export interface SpinReadoutsProps {
   readonly build: Build;
@@ -17,8 +22,8 @@ export interface SpinReadoutsProps {
   readonly system: UnitSystem;
   /** The rate drawn as ticks, where the blade itself is not shown turning. */
   readonly showsTicks: boolean;
-  /** What the whole lure does, beside what its blades do. */
-  readonly children: ReactNode;
+  readonly speedMps: number;
+  readonly speedUnit: SpeedUnit;
 }
 
 /** What each blade does at the chosen speed, over the drawing that shows it. */
@@ -28,9 +33,15 @@ export const SpinReadouts = memo(function SpinReadouts({
   ratesBefore,
   system,
   showsTicks,
-  children,
+  speedMps,
+  speedUnit,
 }: SpinReadoutsProps) {
   const { blades } = prediction;
+  const { water, outfit } = useBench((state) => state.settings);
+  const bladeState = useBench((state) => state.bladeState);
+  const ride = useRide(build, water, outfit, bladeState, speedMps);
+  const answer = shownOf(ride);
+  const shown = answer && { ...answer, system, speedUnit };
   return (
     <div className="flex flex-wrap gap-x-4">
       <div aria-live="polite" className="contents">
@@ -45,10 +56,12 @@ export const SpinReadouts = memo(function SpinReadouts({
             rateBefore={ratesBefore.get(station) ?? null}
             system={system}
             showsTicks={showsTicks}
+            build={build}
+            shown={shown}
           />
         ))}
       </div>
-      {children}
+      <RideReadouts asked={ride} shown={shown} isCompact={blades.length > 1} />
     </div>
   );
 });
@@ -61,6 +74,8 @@ function Readouts({
   rateBefore,
   system,
   showsTicks,
+  build,
+  shown,
 }: {
   readonly station: ItemId;
   readonly title: string | null;
@@ -70,6 +85,8 @@ function Readouts({
   readonly rateBefore: number | null;
   readonly system: UnitSystem;
   readonly showsTicks: boolean;
+  readonly build: Build;
+  readonly shown: RideShown | null;
 }) {
   if (!at) return null;
   const still = stillWords(at);
@@ -87,6 +104,11 @@ function Readouts({
     `${decimalText(low, digits)} to ${decimalText(high, digits)}`;
   const degrees = (rad: number) => (rad * 180) / Math.PI;
   const pull = (newtons: number) => pullInWeight(newtons / GRAVITY_MPS2, system);
+  // What moves it comes with the last ride worked out, which may still be of the lure before.
+  const more = (output: BladeOutput) =>
+    [shown ? movesWords(`${output} of ${station}`, shown) : '', unsureWords(at[output].leastKnown, build)].filter(
+      (each) => each !== '',
+    );
   const changed = rateBefore !== null && Math.abs(rateBefore - rateHz.value) >= 0.05;
   return (
     <div>
@@ -99,6 +121,7 @@ function Readouts({
           band={range(rateHz.low, rateHz.high, 1)}
           before={changed ? `was ${decimalText(rateBefore, 1)}` : null}
           why={READOUT_WHY.rate}
+          more={more('rateHz')}
           testId={`rate ${station}`}
         />
         {fixedAs !== null && (
@@ -110,6 +133,7 @@ function Readouts({
               spreadRad.low === spreadRad.high ? fixedAs : range(degrees(spreadRad.low), degrees(spreadRad.high), 0)
             }
             why={READOUT_WHY.spread}
+            more={more('spreadRad')}
             testId={`spread ${station}`}
           />
         )}
@@ -119,6 +143,7 @@ function Readouts({
           unit={`${pull(dragN.value).unit} pull`}
           band={`${pull(dragN.low).number} to ${pull(dragN.high).number}`}
           why={READOUT_WHY.drag}
+          more={more('dragN')}
           testId={`drag ${station}`}
         />
         {title === null && showsTicks && <OneSecond rateHz={rateHz.value} />}

@@ -30,7 +30,6 @@ export const FileMenu = dynamic(() => import('./FileMenu').then((room) => room.F
   loading: FileUnpressed,
 });
 export const SpinReadouts = dynamic(() => import('./SpinReadouts').then((room) => room.SpinReadouts), { ssr: false });
-export const RideReadouts = dynamic(() => import('./RideReadouts').then((room) => room.RideReadouts), { ssr: false });
 export const RideSheet = dynamic(() => import('./RideSheet').then((room) => room.RideSheet), { ssr: false });
 export const BeatReadouts = dynamic(() => import('./SpinReadouts').then((room) => room.BeatReadouts), { ssr: false });
 export const StringSection = dynamic(() => import('./StringSection').then((room) => room.StringSection), {
