@@ -114,7 +114,7 @@ const SCAN_TOLERANCE_RAD = 1e-4;
 const MOST_SECANT_STEPS = 6;
 /** Precision of the spread, rad, and of κ as a share of it: for an answer, and for a band that is wide anyway. */
 export const FOR_ANSWER = 1e-9;
-export const FOR_BAND = 1e-5;
+export const FOR_BAND = 3e-4;
 
 /** Lift-curve slope at low aspect ratio Λ = L²/A (Helmbold). */
 export function normalSlope(lengthM: number, planAreaM2: number): number {

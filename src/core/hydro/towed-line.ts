@@ -53,7 +53,7 @@ export function lineWeight({ diameterM, densityKgM3 }: FishingLine, waterDensity
 
 /** For an answer, and for the edge of a band, which is wide anyway. */
 const STEPS = 120;
-export const STEPS_FOR_BAND = 24;
+export const STEPS_FOR_BAND = 20;
 
 /**
  * How deep the lure runs with each of these lengths out, from the rod's tip to the lure.
