@@ -34,7 +34,7 @@ const CURVE = Array.from({ length: 40 }, (_, i) => (i + 1) / 20);
 
 const PULL = { aftN: 0.3, downN: 0.12 };
 const TOWED = { waterDensityKgM3: RHO, speedMps: 0.8, tipHeightM: 0 };
-const WOUND = { countdownS: 4, linePerTurnM: 0.66, turnsPerS: 1 };
+const WOUND = { countdownS: 4, speedMps: 0.66 };
 const READINGS: readonly Reading[] = [
   { kind: 'rate', station: itemIdSchema.parse('blade-1'), speedMps: 0.8, rateHz: 8.8, errorShare: 0.05 },
   { kind: 'depth', speedMps: 0.7, lineOutM: 12, depthM: 1.6, errorShare: 0.08 },

@@ -162,7 +162,7 @@ describe('rides for scripts', () => {
     expect(ask({ outfit: 'outfit.json', 'line-out': '12' }).line_out_m).toBe(12);
     expect(ask({ 'line-out': '20' }).at[0]?.depth_m).toBeGreaterThan(plain.at[0]?.depth_m as number);
     const read = ask({ readings: 'readings.json' });
-    expect(read.readings).toEqual({ used: 1, unused: [] });
+    expect(read.readings).toEqual({ used: 1, unused: [], doubted: [] });
     const rate = (answer: Answer) =>
       (answer.at[0]?.blades as { rate_hz: number; rate_hz_spread: [number, number] }[])[0];
     expect(rate(read)?.rate_hz).toBeGreaterThan(rate(plain)?.rate_hz ?? 0);

@@ -1,5 +1,6 @@
 /** What `predict` answers with: a prediction under names that carry their units. */
 import type { Outfit } from '../src/core/hydro/outfit';
+import { MAX_SPEED_MPS } from '../src/core/hydro/spin';
 import type { Water } from '../src/core/hydro/water';
 import type { BladeState } from '../src/core/lure/bearing';
 import type { Lure } from '../src/core/lure/lure';
@@ -63,7 +64,11 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
     outfit,
     line_out_m: outfit.lineOutM,
     state,
-    readings: learnt && { used: readings.length - learnt.unused.length, unused: learnt.unused },
+    readings: learnt && {
+      used: readings.length - learnt.unused.length,
+      unused: learnt.unused,
+      doubted: learnt.doubted,
+    },
     ...outputsJson(prediction.lure, LURE_NAMES),
     stall_speed_m_s: stallBand,
     stalls: stalls.map(({ station, stall }) => ({
@@ -151,7 +156,7 @@ function factorName(factor: Factor): string {
 }
 
 function moversAt(lure: Lure, speedMps: number, { water, outfit, state }: PredictionAsked): Movers | null {
-  return speedMps > 0 && speedMps <= 4.5 ? moversOf(lure.build, water, speedMps, { outfit, state }) : null;
+  return speedMps > 0 && speedMps <= MAX_SPEED_MPS ? moversOf(lure.build, water, speedMps, { outfit, state }) : null;
 }
 
 function moversJson(movers: Movers | null) {

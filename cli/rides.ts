@@ -51,8 +51,9 @@ export function retrieveJson(lure: Lure, options: CommandOptions, readText: Read
     lure.build,
     readWater(options, readText),
     {
-      turnsPerS: readNumber('badTurns', options.turns ?? '1', 'number', 0, 8),
-      linePerTurnM: readNumber('badPerTurn', options['per-turn'] ?? '0.66', 'm', 0.05, 3),
+      speedMps:
+        readNumber('badTurns', options.turns ?? '1', 'number', 0, 8) *
+        readNumber('badPerTurn', options['per-turn'] ?? '0.66', 'm', 0.05, 3),
       countdownS: readNumber('badCountdown', options.countdown ?? '0', 'number', 0, 600),
     },
     readOutfit(options, readText),

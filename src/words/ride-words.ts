@@ -186,7 +186,7 @@ const LEAN_INSTEAD = {
 export const LINE_WORDS: Readonly<Record<LineOutcome, string>> = {
   sinks: 'runs sunk',
   surfaces: 'runs at the surface',
-  rises: 'it lifts its line',
+  rises: 'lifts its line',
   planes: 'planes on the surface',
 };
 

@@ -66,7 +66,7 @@ function runs(path: RetrievePath): Extract<RetrievePath, { outcome: 'runs' }> {
 }
 
 describe('the way of a retrieve', () => {
-  const slow = { countdownS: 0, linePerTurnM: 0.66, turnsPerS: 0.7 };
+  const slow = { countdownS: 0, speedMps: 0.46 };
   const cast: Outfit = { ...USUAL_OUTFIT, lineOutM: 25 };
 
   it('starts where the countdown left it, ends near the rod, is never deeper than its line reaches', () => {
@@ -84,24 +84,24 @@ describe('the way of a retrieve', () => {
         }
         expect(deepestM).toBe(Math.max(...points.map(({ depthM }) => depthM)));
         expect(points.at(-1)?.lineOutM).toBeCloseTo(1.5, 9);
-        expect(points.at(-1)?.timeS).toBeCloseTo(23.5 / (0.66 * 0.7), 9);
+        expect(points.at(-1)?.timeS).toBeCloseTo(23.5 / 0.46, 9);
       }
     }
   });
 
   it('counted down it runs deeper, faster shallower; with much line still out it comes to the depth it is towed at', () => {
     const lure = demoLure('stolk-kettle');
-    const deepest = (countdownS: number, turnsPerS: number) =>
-      runs(retrievePath(lure.build, LAKE_WATER, { ...slow, countdownS, turnsPerS }, cast)).deepestM;
-    expect(deepest(5, 0.7)).toBeGreaterThan(deepest(0, 0.7));
-    expect(deepest(0, 1)).toBeLessThan(deepest(0, 0.7));
+    const deepest = (countdownS: number, speedMps: number) =>
+      runs(retrievePath(lure.build, LAKE_WATER, { countdownS, speedMps }, cast)).deepestM;
+    expect(deepest(5, 0.46)).toBeGreaterThan(deepest(0, 0.46));
+    expect(deepest(0, 0.66)).toBeLessThan(deepest(0, 0.46));
     const far: Outfit = { ...USUAL_OUTFIT, lineOutM: 80 };
     let worst = 0;
     for (const countdownS of [0, 15]) {
       const { points } = runs(retrievePath(lure.build, LAKE_WATER, { ...slow, countdownS }, far));
       const middle = points.find(({ lineOutM }) => lineOutM < 30);
       if (!middle) throw new Error('it comes by');
-      const towed = depthOf(lure, slow.linePerTurnM * slow.turnsPerS, { ...far, lineOutM: middle.lineOutM });
+      const towed = depthOf(lure, slow.speedMps, { ...far, lineOutM: middle.lineOutM });
       worst = Math.max(worst, Math.abs(middle.depthM / towed - 1));
     }
     expect(worst).toBeLessThan(0.12);
@@ -114,13 +114,13 @@ describe('the way of a retrieve', () => {
   });
 
   it('names a lure that floats and a reel that does not turn', () => {
-    expect(retrievePath(plainBait().build, LAKE_WATER, { ...slow, turnsPerS: 0 })).toEqual({
+    expect(retrievePath(plainBait().build, LAKE_WATER, { ...slow, speedMps: 0 })).toEqual({
       outcome: 'outsideModel',
       quantity: 'speedMps',
       value: 0,
       limit: 0,
     });
-    expect(retrievePath(plainBait().build, LAKE_WATER, { ...slow, turnsPerS: 9 })).toMatchObject({ limit: 5 });
+    expect(retrievePath(plainBait().build, LAKE_WATER, { ...slow, speedMps: 5.9 })).toMatchObject({ limit: 5 });
   });
 });
 

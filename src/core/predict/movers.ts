@@ -2,6 +2,7 @@
 import { waterDensity, type Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build, ItemId } from '../lure/lure';
+import { MAX_SPEED_MPS } from '../hydro/spin';
 import { spinners } from '../lure/spin-seats';
 import { ballastOf, heavier, larger, thicker, withPart } from '../lure/resized';
 import { crossingsOf, GRID_MPS } from './crossings';
@@ -48,7 +49,7 @@ const NO_CHANGE = 1e-4;
 export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
   const now = point(build, water, speedMps, outfit, asked);
-  const moved = leversOf(build, water).map((lever) => {
+  const moved = leversOf(build, water, speedMps).map((lever) => {
     const next = pulled(build, speedMps, outfit, lever);
     return { lever, then: point(next.build, water, next.speedMps, next.outfit, asked) };
   });
@@ -73,11 +74,12 @@ function scaleOf(key: MovedOutput) {
   return key in RIDE_FORMS ? RIDE_FORMS[key as RideOutput].scale : LURE_FORMS[key as LureOutput].scale;
 }
 
-function leversOf(build: Build, water: Water): Lever[] {
+function leversOf(build: Build, water: Water, speedMps: number): Lever[] {
   const ballast = ballastOf(build);
   const blades = spinners(build, waterDensity(water)).map(({ station }) => station);
   return [
-    { lever: 'speed' },
+    // No faster than the model goes.
+    ...(speedMps * MORE <= MAX_SPEED_MPS ? [{ lever: 'speed' } as const] : []),
     { lever: 'lineOut' },
     { lever: 'lineDiameter' },
     { lever: 'tipHeight' },

@@ -94,8 +94,9 @@ describe('readings', () => {
         { kind: 'spread', station: BLADE, speedMps: 0.8, spreadRad: read.spreadRad * off(0.08), errorShare: 0.08 },
         { kind: 'depth', speedMps: 0.7, lineOutM: 12, depthM: depthReadM * off(0.08), errorShare: 0.08 },
       ];
-      const { belief, unused } = learnFrom(build, LAKE_WATER, readings);
+      const { belief, unused, doubted } = learnFrom(build, LAKE_WATER, readings);
       expect(unused).toEqual([]);
+      expect(doubted).toEqual([]);
       const [before, after] = [null, belief].map((learnt) => bandsOf(predict(build, LAKE_WATER, [1.1], { learnt })));
       const values = { rate: later.rateHz, spread: later.spreadRad, drag: later.dragN, depth: depthLaterM };
       for (const key of OUTPUTS) {
@@ -162,14 +163,15 @@ describe('readings', () => {
     expect(rate([], then).value / rate([fast, fall]).value).toBeCloseTo(1, 1);
   });
 
-  it('a rate far from anything believed still ends somewhere finite', () => {
+  it('a rate far from anything believed still ends somewhere finite, and is doubted', () => {
     const { build } = demoLure('suvra-needle');
     for (const rateHz of [0.5, 190]) {
-      const { belief, rounds } = learnFrom(build, LAKE_WATER, [
+      const { belief, rounds, doubted } = learnFrom(build, LAKE_WATER, [
         { kind: 'rate', station: BLADE, speedMps: 0.8, rateHz, errorShare: 0.05 },
       ]);
       expect(belief.middle.every(Number.isFinite)).toBe(true);
       expect(rounds).toBeLessThanOrEqual(12);
+      expect(doubted).toEqual([0]);
     }
   });
 

@@ -72,6 +72,8 @@ export interface Unused {
 export interface Learnt {
   readonly belief: Belief;
   readonly unused: readonly Unused[];
+  /** Readings that nothing believable makes come out as they were read: worth reading again. */
+  readonly doubted: readonly number[];
   /** Rounds until it no longer moved. */
   readonly rounds: number;
 }
@@ -81,8 +83,10 @@ const MOST_ROUNDS = 12;
 const SETTLED = 1e-3;
 /** A factor is moved this far for its slope. */
 const SLOPE_STEP = 0.25;
-/** No factor is believed further out than this. */
+/** No factor is believed further out than this; a reading that asks for more is doubted. */
 const FARTHEST = 4;
+/** So many of its own errors off, a reading is doubted. */
+const DOUBTED = 2;
 
 /** What is believed of this lure after these readings; a pure function of them and of what was believed before. */
 export function learnFrom(build: Build, water: Water, readings: readonly Reading[], asked: Asked = {}): Learnt {
@@ -126,7 +130,10 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
     place = next;
     if (moved < SETTLED) break;
   }
-  return { belief: { factors: before.factors, middle: place.at, covariance }, unused, rounds };
+  const doubted = used
+    .filter(({ reading, i }) => Math.abs(readOf(reading) - (place.logs[i] as number)) > DOUBTED * reading.errorShare)
+    .map(({ i }) => i);
+  return { belief: { factors: before.factors, middle: place.at, covariance }, unused, doubted, rounds };
 }
 
 /** From a place towards a goal, as far as it does not make matters worse; null when it does from the start. */

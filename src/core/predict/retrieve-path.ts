@@ -19,11 +19,10 @@ import { rides } from './ride';
 import { towedDepths } from './towed-depths';
 
 export interface Retrieving {
-  /** Line out when the winding begins, m: the outfit's, from tip to lure. */
+  /** On slack line, before the first turn of the handle. */
   readonly countdownS: number;
-  /** Line wound in by one turn of the handle, m, and turns of it in a second. */
-  readonly linePerTurnM: number;
-  readonly turnsPerS: number;
+  /** At which the line is wound in: turns of the handle a second by what one takes in. */
+  readonly speedMps: number;
 }
 
 export interface PathPoint {
@@ -58,10 +57,9 @@ const FASTEST_MPS = 5;
 export function retrievePath(
   build: Build,
   water: Water,
-  { countdownS, linePerTurnM, turnsPerS }: Retrieving,
+  { countdownS, speedMps }: Retrieving,
   outfit: Outfit = USUAL_OUTFIT,
 ): RetrievePath {
-  const speedMps = linePerTurnM * turnsPerS;
   if (!(speedMps > 0 && speedMps <= FASTEST_MPS)) {
     return { outcome: 'outsideModel', quantity: 'speedMps', value: speedMps, limit: speedMps > 0 ? FASTEST_MPS : 0 };
   }

@@ -143,8 +143,9 @@ interface Way {
 }
 
 const askWay = async ({ build, water, outfit, speedMps, countdownS }: WayQuestion): Promise<Way> => {
-  const retrieving = { countdownS, linePerTurnM: speedMps, turnsPerS: 1 };
-  const way = await askCore<RetrievePath>(async (core) => core.retrievePath(build, water, retrieving, outfit));
+  const way = await askCore<RetrievePath>(async (core) =>
+    core.retrievePath(build, water, { countdownS, speedMps }, outfit),
+  );
   if (way.outcome !== 'runs') return { way, towed: [] };
   const lengths = way.points.map(({ lineOutM }) => lineOutM);
   return { way, towed: await askCore((core) => core.towedDepths(build, water, speedMps, outfit, lengths)) };
