@@ -7,6 +7,7 @@ import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { today } from '@/ui/today';
 import { costWords } from '@/words/finding-words';
+import { useBench } from './bench-state';
 import { change } from './bench-store';
 import { openStores } from './storage-room';
 
@@ -15,7 +16,9 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
   const { made, build } = lure;
   const costs = made ? costOfChange(made.build, build) : [];
   const numbers = useNumbers(lure.id, made?.onDay ?? null);
-  const mark = () => change('mark as made', [{ kind: 'mark', made: { onDay: today(), build } }]);
+  // What is pressed is meant of the lure on the bench, of which this can be a moment behind.
+  const live = useBench((state) => state.history?.lure) ?? lure;
+  const mark = () => change('mark as made', [{ kind: 'mark', made: { onDay: today(), build: live.build } }]);
   return (
     <section aria-label="Made or not" className="flex flex-col gap-1.5 border-b border-line pb-3 text-sm">
       <div className="flex items-center justify-between gap-3">
@@ -45,7 +48,7 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
         )}
       </div>
       <a
-        href={`/make?lure=${lure.id}`}
+        href={`/make?lure=${live.id}`}
         className="inline-flex min-h-11 items-center justify-center rounded-md border-2 border-accent px-3 font-semibold text-accent hover:bg-accent-soft"
       >
         {made === null ? 'Make it, step by step' : 'Make another, step by step'}
