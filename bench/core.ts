@@ -19,7 +19,6 @@ import { predict } from '../src/core/predict/predict';
 import { learnFrom, type Reading } from '../src/core/predict/readings';
 import { retrievePath } from '../src/core/predict/retrieve-path';
 import { rides } from '../src/core/predict/ride';
-import { towedDepths } from '../src/core/predict/towed-depths';
 import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
@@ -120,7 +119,7 @@ export function coreFigures(): Figure[] {
     ms('  at one speed with all spreads', null, () => predict(tandem, LAKE_WATER, [0.8])),
     ms('  what moves each output', null, () => moversOf(tandem, LAKE_WATER, 0.8)),
     ms('trolling curve of sixty lengths, the lure worked out with it', 30, () =>
-      towedDepths(tandem, LAKE_WATER, 0.8, USUAL_OUTFIT, LENGTHS),
+      rides(tandem, LAKE_WATER, [0.8], USUAL_OUTFIT, LENGTHS),
     ),
     ...beside(
       ms('  its sixty lines alone', null, () => lineShapes(braid, PULL, TOWED, LENGTHS)),

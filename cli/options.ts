@@ -1,6 +1,6 @@
 /** What a command is asked for: its options as text, and each as what it stands for, or an error that says what would be right. */
 import type * as z from 'zod/mini';
-import { outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/core/hydro/outfit';
+import { OUTFIT_RANGES, outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/core/hydro/outfit';
 import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
 import { BLADE_STATES, type BladeState } from '../src/core/lure/bearing';
 import { readingsSchema, type Reading } from '../src/core/predict/readings';
@@ -75,7 +75,10 @@ export function readOutfit({ outfit, 'line-out': lineOut }: CommandOptions, read
   const what = 'An outfit such as docs/core-cli.md shows';
   const read = outfit === undefined ? USUAL_OUTFIT : readChecked(outfit, outfitSchema, what, readText);
   if (lineOut === undefined) return read;
-  return { ...read, lineOutM: readNumber('badLineOut', lineOut, 'm', 0.5, 300) };
+  return {
+    ...read,
+    lineOutM: readNumber('badLineOut', lineOut, 'm', OUTFIT_RANGES.lineOutM.minSi, OUTFIT_RANGES.lineOutM.maxSi),
+  };
 }
 
 export function readReadings({ readings }: CommandOptions, readText: ReadText): readonly Reading[] {

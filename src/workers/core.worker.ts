@@ -5,11 +5,10 @@ import { lightestHead } from '../core/predict/head-finder';
 import { moversOf } from '../core/predict/movers';
 import { predict } from '../core/predict/predict';
 import { retrievePath } from '../core/predict/retrieve-path';
-import { towedDepths } from '../core/predict/towed-depths';
 import { predictSpin } from '../core/predict/spin';
 import { stallSpeeds } from '../core/predict/stalls';
 
-const coreWorker = { predict, predictSpin, stallSpeeds, weigh, moversOf, lightestHead, retrievePath, towedDepths };
+const coreWorker = { predict, predictSpin, stallSpeeds, weigh, moversOf, lightestHead, retrievePath };
 
 export type CoreWorker = typeof coreWorker;
 

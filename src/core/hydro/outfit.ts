@@ -7,17 +7,28 @@ export const LINE_KINDS = ['braid', 'nylon', 'fluorocarbon'] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 export const LINE_SWIVELS = ['none', 'free', 'gritty', 'rusty'] as const;
 
+/** What is taken for each, SI. */
+export const OUTFIT_RANGES = {
+  diameterM: { minSi: 0.00005, maxSi: 0.003 },
+  tipHeightM: { minSi: 0, maxSi: 8 },
+  lineOutM: { minSi: 0.5, maxSi: 300 },
+} as const;
+
+function within({ minSi, maxSi }: { readonly minSi: number; readonly maxSi: number }) {
+  return z.number().check(z.minimum(minSi), z.maximum(maxSi));
+}
+
 export const outfitSchema = z.strictObject({
   line: z.strictObject({
     kind: z.enum(LINE_KINDS),
-    diameterM: z.number().check(z.minimum(0.00005), z.maximum(0.003)),
+    diameterM: within(OUTFIT_RANGES.diameterM),
   }),
   /** Between line and lure. */
   swivel: z.enum(LINE_SWIVELS),
   /** Rod tip above the surface, m. */
-  tipHeightM: z.number().check(z.minimum(0), z.maximum(8)),
+  tipHeightM: within(OUTFIT_RANGES.tipHeightM),
   /** From the rod's tip to the lure, m. */
-  lineOutM: z.number().check(z.minimum(0.5), z.maximum(300)),
+  lineOutM: within(OUTFIT_RANGES.lineOutM),
 });
 export type Outfit = z.infer<typeof outfitSchema>;
 

@@ -46,6 +46,11 @@ export type LineShape =
   /** The lure itself pulls up: the model of a sunk line says nothing of it. */
   | { readonly outcome: 'rises' };
 
+/** How deep the lure runs on it; 0 at the surface. */
+export function depthOf(shape: LineShape | undefined): number {
+  return shape?.outcome === 'sinks' ? shape.depthM : 0;
+}
+
 /** Weight of a metre of this line in water, N/m; below zero when it floats. */
 export function lineWeight({ diameterM, densityKgM3 }: FishingLine, waterDensityKgM3: number): number {
   return (densityKgM3 - waterDensityKgM3) * (Math.PI / 4) * diameterM ** 2 * GRAVITY_MPS2;

@@ -3,6 +3,7 @@
  * surface, at which a buzzbait planes. Between the speeds of GRID_MPS a blade's drag runs as a power of the speed.
  */
 import { findRoot } from '../hydro/root';
+import { MAX_SPEED_MPS } from '../hydro/spin';
 import { trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
@@ -14,9 +15,9 @@ import { tunedTo, type Tuned } from './tuned';
 import { turnAll, type Turned } from './spin';
 
 /** Speeds at which the blades are looked at for this, m/s. */
-export const GRID_MPS = [0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1.1, 1.5, 2, 3, 5] as const;
+export const GRID_MPS = [0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1.1, 1.5, 2, 3, MAX_SPEED_MPS] as const;
 const LOG_GRID = GRID_MPS.map(Math.log);
-const [SLOWEST_MPS, FASTEST_MPS] = [GRID_MPS[0], 5];
+const SLOWEST_MPS = GRID_MPS[0];
 
 export interface Crossings {
   /** Falling on slack line, nose first, its blades turning; null for one that floats. */
@@ -108,6 +109,6 @@ function speedOf(f: (speedMps: number) => number, nearMps: number | null = null,
     if (near.outcome === 'converged') return Math.exp(near.x);
   }
   const low = Math.log(SLOWEST_MPS) - (beyond ? 3 : 0);
-  const root = findRoot(ofLog, low, Math.log(FASTEST_MPS), TOLERANCE);
+  const root = findRoot(ofLog, low, Math.log(MAX_SPEED_MPS), TOLERANCE);
   return root.outcome === 'converged' ? Math.exp(root.x) : null;
 }

@@ -75,7 +75,7 @@ describe('the way of a retrieve', () => {
         const { points, startM, hung, deepestM } = runs(
           retrievePath(lure.build, LAKE_WATER, { ...slow, countdownS }, cast),
         );
-        expect(points[0]).toEqual({ lineOutM: 25, timeS: 0, depthM: startM });
+        expect(points[0]).toEqual({ lineOutM: 25, timeS: 0, depthM: startM, towedM: depthOf(lure, 0.46, cast) });
         expect(hung).toBe(countdownS === 100);
         if (hung) expect(startM).toBeCloseTo(24, 9);
         for (const { lineOutM, depthM } of points) {

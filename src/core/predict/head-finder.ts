@@ -4,6 +4,7 @@
  */
 import { findRoot } from '../hydro/root';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { depthOf } from '../hydro/towed-line';
 import type { Water } from '../hydro/water';
 import type { Build, ItemId } from '../lure/lure';
 import { ballastOf, heavier, withPart } from '../lure/resized';
@@ -50,22 +51,21 @@ export function lightestHead(
   const station = ballastOf(build);
   const ballast = station && build.items[station]?.part;
   if (!station || !ballast) return { outcome: 'noHead' };
-  const depthOf = (part: Part) => {
+  const depthWith = (part: Part) => {
     const [at] = rides(
       withPart(build, station, () => part),
       water,
       [speedMps],
       outfit,
     ).at;
-    const [line] = at?.lines ?? [];
-    return line?.outcome === 'sinks' ? line.depthM : 0;
+    return depthOf(at?.lines[0]);
   };
   const scaledTo = (massKg: number) => heavier(ballast, massKg / ballast.massKg);
-  const deepest = depthOf(scaledTo(HEAVIEST_KG));
+  const deepest = depthWith(scaledTo(HEAVIEST_KG));
   if (deepest < fromM) return { outcome: 'notDeepEnough', massKg: HEAVIEST_KG, depthM: deepest };
-  const shallowest = depthOf(scaledTo(LIGHTEST_KG));
+  const shallowest = depthWith(scaledTo(LIGHTEST_KG));
   if (shallowest > toM) return { outcome: 'tooDeep', massKg: LIGHTEST_KG, depthM: shallowest };
-  const isDeep = (massKg: number) => depthOf(scaledTo(massKg)) - fromM;
+  const isDeep = (massKg: number) => depthWith(scaledTo(massKg)) - fromM;
   const root = findRoot(
     (x) => isDeep(Math.exp(x)),
     Math.log(LIGHTEST_KG),
@@ -79,7 +79,7 @@ export function lightestHead(
   const [part = null] = offered
     .filter(({ kind }) => kind === ballast.kind)
     .toSorted((a, b) => a.massKg - b.massKg)
-    .map((each) => ({ part: each, depthM: depthOf(each) }))
+    .map((each) => ({ part: each, depthM: depthWith(each) }))
     .filter(({ depthM }) => depthM >= fromM && depthM <= toM);
-  return { outcome: 'found', station, massKg, depthM: depthOf(scaledTo(massKg)), part };
+  return { outcome: 'found', station, massKg, depthM: depthWith(scaledTo(massKg)), part };
 }

@@ -1,9 +1,8 @@
 /** What moves each output of a lure most: what a builder or an angler has in hand, each made a tenth more, one at a time. */
-import { waterDensity, type Water } from '../hydro/water';
+import type { Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build, ItemId } from '../lure/lure';
 import { MAX_SPEED_MPS } from '../hydro/spin';
-import { spinners } from '../lure/spin-seats';
 import { ballastOf, heavier, larger, thicker, withPart } from '../lure/resized';
 import { crossingsOf, GRID_MPS } from './crossings';
 import {
@@ -19,7 +18,7 @@ import {
 } from './outputs';
 import type { Asked } from './predict';
 import { outcomesAt, rideOf } from './ride';
-import { ridingOf } from './riding';
+import { ridingOf, type Riding } from './riding';
 import { AS_ESTIMATED } from './factors';
 import { tunedTo } from './tuned';
 import { turnAll } from './spin';
@@ -48,10 +47,11 @@ const NO_CHANGE = 1e-4;
 /** The three levers that move each output most at this speed, most first. */
 export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
-  const now = point(build, water, speedMps, outfit, asked);
-  const moved = leversOf(build, water, speedMps).map((lever) => {
+  const riding = ridingOf(build, water, outfit, asked.state);
+  const now = point(riding, speedMps);
+  const moved = leversOf(riding, speedMps).map((lever) => {
     const next = pulled(build, speedMps, outfit, lever);
-    return { lever, then: point(next.build, water, next.speedMps, next.outfit, asked) };
+    return { lever, then: point(ridingOf(next.build, water, next.outfit, asked.state), next.speedMps) };
   });
   return Object.fromEntries(
     [...now].flatMap(([key, value]) => {
@@ -74,9 +74,8 @@ function scaleOf(key: MovedOutput) {
   return key in RIDE_FORMS ? RIDE_FORMS[key as RideOutput].scale : LURE_FORMS[key as LureOutput].scale;
 }
 
-function leversOf(build: Build, water: Water, speedMps: number): Lever[] {
+function leversOf({ build, spinners }: Riding, speedMps: number): Lever[] {
   const ballast = ballastOf(build);
-  const blades = spinners(build, waterDensity(water)).map(({ station }) => station);
   return [
     // No faster than the model goes.
     ...(speedMps * MORE <= MAX_SPEED_MPS ? [{ lever: 'speed' } as const] : []),
@@ -85,7 +84,7 @@ function leversOf(build: Build, water: Water, speedMps: number): Lever[] {
     { lever: 'tipHeight' },
     ...(build.carrier.kind === 'bentWire' ? [{ lever: 'wireDiameter' } as const, { lever: 'armLength' } as const] : []),
     ...(ballast ? [{ lever: 'ballast', station: ballast } as const] : []),
-    ...blades.flatMap((station) => [
+    ...spinners.flatMap(({ station }) => [
       { lever: 'bladeSize', station } as const,
       { lever: 'bladeThickness', station } as const,
     ]),
@@ -126,23 +125,17 @@ function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
 }
 
 /** All outputs at one speed with every coefficient at its estimate. */
-function point(
-  build: Build,
-  water: Water,
-  speedMps: number,
-  outfit: Outfit,
-  { state }: Asked,
-): Map<MovedOutput, number | null> {
-  const riding = ridingOf(build, water, outfit, state);
+function point(riding: Riding, speedMps: number): Map<MovedOutput, number | null> {
+  const { lineOutM } = riding.outfit;
   const turned = turnAll(riding.spinners, riding.rho, [speedMps, ...GRID_MPS]);
   const tuned = tunedTo(riding, AS_ESTIMATED);
   const one: Case = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
   const outcomes = outcomesAt(turned, 0);
   const ride = outputsOf(
-    rideOf(riding, tuned, outcomes, speedMps, [outfit.lineOutM]),
+    rideOf(riding, tuned, outcomes, speedMps, [lineOutM]),
     one,
     riding.arm.outcome !== 'outsideModel',
-    outfit.lineOutM,
+    lineOutM,
   );
   const [first = null, second = null] = outcomes.map((outcome) =>
     outcome?.outcome === 'turning' ? outcome.rateHz : null,

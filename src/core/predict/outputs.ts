@@ -1,5 +1,6 @@
 /** What is said of a lure: at each speed, and once; and how each is read from a ride worked out. */
 import { naturalHz } from '../hydro/arm-shake';
+import { depthOf } from '../hydro/towed-line';
 import { aimOff } from '../hydro/tracking';
 import type { Scale } from './band';
 import type { Crossings } from './crossings';
@@ -97,7 +98,7 @@ export function outputsOf(
     shakeM: isShaken ? Math.hypot(...shakes.map(({ amplitudeM }) => amplitudeM)) : null,
     dragN: trim.dragN,
     lineSlopeRad: ride.lineSlopeRad,
-    depthM: line?.outcome === 'sinks' && lineOutcome(ride, one) === 'sinks' ? line.depthM : 0,
+    depthM: lineOutcome(ride, one) === 'planes' ? 0 : depthOf(line),
     pitchRad: trim.pitchRad,
     // Turned over, it lies as far round as a lean can be told.
     leanRad: lean.outcome === 'leans' ? lean.leanRad : lean.outcome === 'turnsOver' ? Math.PI / 2 : null,

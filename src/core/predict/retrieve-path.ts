@@ -13,10 +13,11 @@
  */
 import type { Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { MAX_SPEED_MPS } from '../hydro/spin';
+import { depthOf } from '../hydro/towed-line';
 import type { Build } from '../lure/lure';
 import { nominalCrossings } from './crossings';
 import { rides } from './ride';
-import { towedDepths } from './towed-depths';
 
 export interface Retrieving {
   /** On slack line, before the first turn of the handle. */
@@ -29,6 +30,8 @@ export interface PathPoint {
   readonly lineOutM: number;
   readonly timeS: number;
   readonly depthM: number;
+  /** Where it would run towed level with this much out, m. */
+  readonly towedM: number;
 }
 
 export type RetrievePath =
@@ -52,7 +55,6 @@ export type RetrievePath =
 const STEPS = 240;
 /** The last of it is lifted out. */
 const LIFTED_AT_M = 1.5;
-const FASTEST_MPS = 5;
 
 export function retrievePath(
   build: Build,
@@ -60,22 +62,22 @@ export function retrievePath(
   { countdownS, speedMps }: Retrieving,
   outfit: Outfit = USUAL_OUTFIT,
 ): RetrievePath {
-  if (!(speedMps > 0 && speedMps <= FASTEST_MPS)) {
-    return { outcome: 'outsideModel', quantity: 'speedMps', value: speedMps, limit: speedMps > 0 ? FASTEST_MPS : 0 };
+  if (!(speedMps > 0 && speedMps <= MAX_SPEED_MPS)) {
+    return { outcome: 'outsideModel', quantity: 'speedMps', value: speedMps, limit: speedMps > 0 ? MAX_SPEED_MPS : 0 };
   }
   const { sinkMps } = nominalCrossings(build, water, outfit);
   if (sinkMps === null) return { outcome: 'floats' };
   const { tipHeightM: h, lineOutM } = outfit;
   const lifted = Math.min(lineOutM, Math.max(LIFTED_AT_M, h));
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
-  const [ride] = rides(build, water, [speedMps], outfit).at;
+  const [ride] = rides(build, water, [speedMps], outfit, lengths).at;
   const slopeRad = Math.max(0, ride?.lineSlopeRad ?? 0);
   const [sinSlope, tanSlope] = [Math.sin(slopeRad), Math.tan(slopeRad)];
-  const levelM = towedDepths(build, water, speedMps, outfit, lengths);
+  const levelM = lengths.map((_, i) => depthOf(ride?.lines[i]));
   const hangsAtM = Math.max(0, lineOutM - h);
   const startM = Math.min(sinkMps * countdownS, hangsAtM);
   let z = startM;
-  const points: PathPoint[] = [{ lineOutM, timeS: 0, depthM: z }];
+  const points: PathPoint[] = [{ lineOutM, timeS: 0, depthM: z, towedM: levelM[0] ?? 0 }];
   for (let i = 1; i <= STEPS; i++) {
     const [from = 0, to = 0] = [lengths[i - 1], lengths[i]];
     const dt = (from - to) / speedMps;
@@ -88,7 +90,7 @@ export function retrievePath(
     // Midpoint rule; the surface stops it, and so does the line: straight down is as deep as it can hang.
     const half = Math.max(0, z + (dt / 2) * sinks(z));
     z = Math.min(Math.max(0, z + dt * sinks(half)), Math.max(0, to - h));
-    points.push({ lineOutM: to, timeS: (points.at(-1)?.timeS ?? 0) + dt, depthM: z });
+    points.push({ lineOutM: to, timeS: (points.at(-1)?.timeS ?? 0) + dt, depthM: z, towedM: levelM[i] ?? 0 });
   }
   return {
     outcome: 'runs',

@@ -68,14 +68,12 @@ export interface Spins {
  * Predicts every turning blade of a build.
  * @param speedsMps speeds through the water, m/s; those the model does not cover come back as a named outcome
  * @param state what has happened to the blades: clean, weed on the clevis, a clevis swung across its wire, a gap lost
- * @param learnt what readings have taught; null before any
  */
 export function predictSpin(
   build: Build,
   water: Water,
   speedsMps: readonly number[],
   state: BladeState = 'clean',
-  learnt: Belief | null = null,
   layout: Layout = layOut(build),
 ): SpinPrediction {
   const density = waterDensity(water);
@@ -83,7 +81,7 @@ export function predictSpin(
     build,
     layout,
     speedsMps,
-    spinsOf(spinners(build, density, state, layout), density, speedsMps, learnt),
+    spinsOf(spinners(build, density, state, layout), density, speedsMps, null),
   );
 }
 

@@ -13,7 +13,7 @@ import {
 } from 'recharts';
 import { magnification, naturalHz, type Arm } from '@/core/hydro/arm-shake';
 import type { BladePrediction } from '@/core/predict/spin';
-import { evenTicks } from './even-ticks';
+import { AXIS_TEXT, evenTicks } from './chart-axes';
 
 export interface ArmChartProps {
   readonly arm: Arm;
@@ -36,7 +36,6 @@ export default function ArmChart({ arm, blades, speedMps }: ArmChartProps) {
     return { rate, swing: swings(rate) };
   });
   const heights = evenTicks(Math.max(...rows.map(({ swing }) => swing)));
-  const axis = { fontSize: 12, fill: 'var(--ink-soft)' };
   return (
     <ResponsiveContainer width="100%" height="100%">
       <ComposedChart data={rows} margin={{ top: 6, right: 12, bottom: 16, left: -14 }} accessibilityLayer={false}>
@@ -46,12 +45,12 @@ export default function ArmChart({ arm, blades, speedMps }: ArmChartProps) {
           type="number"
           domain={[0, farthest]}
           ticks={ticks}
-          tick={axis}
+          tick={AXIS_TEXT}
           stroke="var(--line)"
-          label={{ value: 'turns a second', position: 'insideBottom', offset: -10, ...axis }}
+          label={{ value: 'turns a second', position: 'insideBottom', offset: -10, ...AXIS_TEXT }}
         />
         <YAxis
-          tick={axis}
+          tick={AXIS_TEXT}
           stroke="var(--line)"
           width={52}
           domain={[0, heights.at(-1) ?? 1]}

@@ -3,24 +3,21 @@
 import { CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { RetrievePath } from '@/core/predict/retrieve-path';
 import { inUnit, type UnitSystem } from '@/core/units/write';
-import { evenTicks } from './even-ticks';
+import { AXIS_TEXT, evenTicks } from './chart-axes';
 
 export interface DepthChartProps {
   readonly path: Extract<RetrievePath, { outcome: 'runs' }>;
-  /** Depth towed level with each of the path's lengths out. */
-  readonly towed: readonly number[];
   readonly system: UnitSystem;
 }
 
 /** The surface on top, the rod at the left: the way of the lure as its line comes in, and towed. */
-export default function DepthChart({ path, towed, system }: DepthChartProps) {
+export default function DepthChart({ path, system }: DepthChartProps) {
   const unit = system === 'metric' ? 'm' : 'ft';
-  const rows = path.points.map(({ lineOutM, depthM }, i) => ({
+  const rows = path.points.map(({ lineOutM, depthM, towedM }) => ({
     out: inUnit(lineOutM, unit),
     wound: inUnit(depthM, unit),
-    towed: inUnit(towed[i] ?? 0, unit),
+    towed: inUnit(towedM, unit),
   }));
-  const axis = { fontSize: 12, fill: 'var(--ink-soft)' };
   const farthest = rows[0]?.out ?? 1;
   const depths = evenTicks(Math.max(...rows.map(({ wound, towed: level }) => Math.max(wound, level))));
   return (
@@ -32,13 +29,13 @@ export default function DepthChart({ path, towed, system }: DepthChartProps) {
           type="number"
           domain={[0, farthest]}
           ticks={evenTicks(farthest).filter((out) => out <= farthest)}
-          tick={axis}
+          tick={AXIS_TEXT}
           stroke="var(--line)"
-          label={{ value: `line still out, ${unit}`, position: 'insideBottom', offset: -10, ...axis }}
+          label={{ value: `line still out, ${unit}`, position: 'insideBottom', offset: -10, ...AXIS_TEXT }}
         />
         <YAxis
           reversed
-          tick={axis}
+          tick={AXIS_TEXT}
           stroke="var(--line)"
           width={52}
           domain={[0, depths.at(-1) ?? 1]}

@@ -82,8 +82,8 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   );
   const painted = asPainted.history.lure.build;
   const prediction = useMemo(
-    () => predictSpin(painted, water, [speedMps], bladeState),
-    [painted, water, speedMps, bladeState],
+    () => predictSpin(painted, water, [speedMps], bladeState, asPainted.layout),
+    [painted, water, speedMps, bladeState, asPainted.layout],
   );
   const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
   const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;

@@ -14,6 +14,7 @@ import {
 } from 'recharts';
 import type { SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
+import { AXIS_TEXT } from './chart-axes';
 import { FASTEST_SHOWN_MPS } from './speed';
 
 export interface RateCurveProps {
@@ -37,7 +38,6 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
     });
     return row;
   });
-  const axis = { fontSize: 12, fill: 'var(--ink-soft)' };
   return (
     <ResponsiveContainer width="100%" height="100%">
       <ComposedChart data={rows} margin={{ top: 6, right: 10, bottom: 14, left: -18 }} accessibilityLayer={false}>
@@ -47,11 +47,18 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
           type="number"
           domain={[0, FASTEST_SHOWN_MPS]}
           ticks={[0, 0.5, 1, 1.5, 2]}
-          tick={axis}
+          tick={AXIS_TEXT}
           stroke="var(--line)"
-          label={{ value: 'speed, m/s', position: 'insideBottom', offset: -10, ...axis }}
+          label={{ value: 'speed, m/s', position: 'insideBottom', offset: -10, ...AXIS_TEXT }}
         />
-        <YAxis tick={axis} stroke="var(--line)" width={52} tickCount={4} allowDecimals={false} domain={[0, 'auto']} />
+        <YAxis
+          tick={AXIS_TEXT}
+          stroke="var(--line)"
+          width={52}
+          tickCount={4}
+          allowDecimals={false}
+          domain={[0, 'auto']}
+        />
         {stalls.map(({ station, stall }, blade) =>
           stall.outcome === 'stalls' ? (
             <ReferenceArea

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { Fragment, useState } from 'react';
-import { LINE_KINDS, LINE_SWIVELS, type LineKind, type Outfit } from '@/core/hydro/outfit';
+import { LINE_KINDS, LINE_SWIVELS, OUTFIT_RANGES, type LineKind, type Outfit } from '@/core/hydro/outfit';
 import { WATERS_BY_SALT } from '@/words/water-words';
 import type { Lure } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
@@ -69,20 +69,20 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
             <h3 className="font-semibold">Its way through the water</h3>
             <CountdownField seconds={countdownS} />
           </div>
-          {path?.way.outcome === 'runs' ? (
+          {path?.outcome === 'runs' ? (
             <>
               <figure className="h-44" aria-label="Depth against line still out">
-                <DepthChart path={path.way} towed={path.towed} system={system} />
+                <DepthChart path={path} system={system} />
               </figure>
               <p className="text-sm text-ink-soft">
-                {path.way.hung ? 'It hangs on its line before the countdown is over. ' : ''}
-                Deepest {depthText(path.way.deepestM, system)}. The dashed line is the depth it runs at towed with that
-                much out.
+                {path.hung ? 'It hangs on its line before the countdown is over. ' : ''}
+                Deepest {depthText(path.deepestM, system)}. The dashed line is the depth it runs at towed with that much
+                out.
               </p>
             </>
           ) : (
             <p className="text-sm text-ink-soft">
-              {path?.way.outcome === 'floats'
+              {path?.outcome === 'floats'
                 ? 'It floats: it runs at the surface and does not sink on slack line.'
                 : path
                   ? 'It is not being drawn: turn the handle.'
@@ -201,8 +201,7 @@ function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly sy
         kind="length"
         si={outfit.line.diameterM}
         unit={isMetric ? 'mm' : 'in'}
-        minSi={0.00005}
-        maxSi={0.003}
+        {...OUTFIT_RANGES.diameterM}
         onCommit={(diameterM) => set({ line: { ...outfit.line, diameterM } })}
       />
       <QuantityField
@@ -210,8 +209,7 @@ function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly sy
         kind="length"
         si={outfit.lineOutM}
         unit={isMetric ? 'm' : 'ft'}
-        minSi={0.5}
-        maxSi={300}
+        {...OUTFIT_RANGES.lineOutM}
         onCommit={(lineOutM) => set({ lineOutM })}
       />
       <QuantityField
@@ -219,8 +217,7 @@ function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly sy
         kind="length"
         si={outfit.tipHeightM}
         unit={isMetric ? 'm' : 'ft'}
-        minSi={0}
-        maxSi={8}
+        {...OUTFIT_RANGES.tipHeightM}
         onCommit={(tipHeightM) => set({ tipHeightM })}
       />
       <SelectField

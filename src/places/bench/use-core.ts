@@ -54,17 +54,13 @@ export function useCore<Q, T>(ask: (question: Q) => Promise<T>, question: Q): As
     };
   }, [ask, question, round]);
   if (held?.question === question && held.round === round) return held.asked;
-  return { state: 'working', last: lastOf(held?.asked) };
-}
-
-function lastOf<T>(asked: Asked<T> | undefined): T | null {
-  if (asked?.state === 'ready') return asked.answer;
-  return asked?.state === 'working' ? asked.last : null;
+  return { state: 'working', last: held ? shownOf(held.asked) : null };
 }
 
 /** What is known of an answer: itself, or the last while a new one is worked out. */
 export function shownOf<T>(asked: Asked<T>): T | null {
-  return lastOf(asked);
+  if (asked.state === 'ready') return asked.answer;
+  return asked.state === 'working' ? asked.last : null;
 }
 
 interface BladeQuestion {
@@ -136,22 +132,17 @@ interface WayQuestion {
   readonly countdownS: number;
 }
 
-/** The way of a retrieve, and the depth towed level with each of its lengths out. */
-interface Way {
-  readonly way: RetrievePath;
-  readonly towed: readonly number[];
-}
+const askWay = ({ build, water, outfit, speedMps, countdownS }: WayQuestion): Promise<RetrievePath> =>
+  askCore<RetrievePath>(async (core) => core.retrievePath(build, water, { countdownS, speedMps }, outfit));
 
-const askWay = async ({ build, water, outfit, speedMps, countdownS }: WayQuestion): Promise<Way> => {
-  const way = await askCore<RetrievePath>(async (core) =>
-    core.retrievePath(build, water, { countdownS, speedMps }, outfit),
-  );
-  if (way.outcome !== 'runs') return { way, towed: [] };
-  const lengths = way.points.map(({ lineOutM }) => lineOutM);
-  return { way, towed: await askCore((core) => core.towedDepths(build, water, speedMps, outfit, lengths)) };
-};
-
-export function useWay(build: Build, water: Water, outfit: Outfit, speedMps: number, countdownS: number): Asked<Way> {
+/** The way of a retrieve. */
+export function useWay(
+  build: Build,
+  water: Water,
+  outfit: Outfit,
+  speedMps: number,
+  countdownS: number,
+): Asked<RetrievePath> {
   const question = useMemo(
     () => ({ build, water, outfit, speedMps, countdownS }),
     [build, water, outfit, speedMps, countdownS],

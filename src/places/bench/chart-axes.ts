@@ -1,3 +1,7 @@
+/** What the charts' axes have in common. */
+
+export const AXIS_TEXT = { fontSize: 12, fill: 'var(--ink-soft)' };
+
 const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
 
 /** Marks of an axis: from nothing to at least this, three to six even steps. */
