@@ -1,3 +1,4 @@
+import { withSerwist } from '@serwist/turbopack';
 import type { NextConfig } from 'next';
 
 const isDev = process.env.NODE_ENV === 'development';
@@ -22,6 +23,29 @@ const contentSecurityPolicy = [
   "frame-ancestors 'none'",
 ].join('; ');
 
+/** What the app uses, for itself only; everything else a browser could offer is off. */
+const USED = ['screen-wake-lock', 'fullscreen', 'clipboard-write'];
+const UNUSED = [
+  'accelerometer',
+  'autoplay',
+  'bluetooth',
+  'camera',
+  'display-capture',
+  'encrypted-media',
+  'geolocation',
+  'gyroscope',
+  'hid',
+  'magnetometer',
+  'microphone',
+  'midi',
+  'payment',
+  'publickey-credentials-get',
+  'serial',
+  'usb',
+  'xr-spatial-tracking',
+];
+const permissionsPolicy = [...USED.map((name) => `${name}=(self)`), ...UNUSED.map((name) => `${name}=()`)].join(', ');
+
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
@@ -33,9 +57,11 @@ const config: NextConfig = {
           { key: 'Content-Security-Policy', value: contentSecurityPolicy },
           { key: 'X-Content-Type-Options', value: 'nosniff' },
           { key: 'Referrer-Policy', value: 'no-referrer' },
+          { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+          { key: 'Permissions-Policy', value: permissionsPolicy },
         ],
       },
     ]),
 };
 
-export default config;
+export default withSerwist(config);

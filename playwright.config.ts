@@ -12,6 +12,8 @@ export default defineConfig({
     baseURL: process.env.MAZURKA_URL,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Only the journeys without a network want it: fetching the whole app for each of the others would double their time.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

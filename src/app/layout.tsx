@@ -3,10 +3,13 @@ import type { ReactNode } from 'react';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import './globals.css';
+import { Offline } from '@/ui/Offline';
 
 export const metadata: Metadata = {
   title: 'Mazurka',
   description: 'The bench partner of people who build and tune bladed lures.',
+  appleWebApp: { title: 'Mazurka' },
+  icons: { apple: '/icons/icon-192.png' },
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
@@ -20,7 +23,10 @@ export default function RootLayout({ children }: { readonly children: ReactNode 
       <head>
         <script dangerouslySetInnerHTML={{ __html: EARLY_THEME }} />
       </head>
-      <body>{children}</body>
+      <body>
+        {children}
+        <Offline />
+      </body>
     </html>
   );
 }

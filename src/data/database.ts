@@ -1,119 +1,71 @@
-/** The one database: lures with their history and what a list shows of them, the user's own parts and rules, and settings. Nothing else in the app touches storage. */
-import Dexie, { type EntityTable } from 'dexie';
-import * as z from 'zod/mini';
-import { familySchema, madeSchema, type Lure, type LureId } from '../core/lure/lure';
-import { addItemStates, oneStatePerItem } from '../core/lure/migrate';
+/**
+ * The one database: lures, what was done to them, what a list shows of them, the user's own parts and rules, runs with
+ * their pictures, and settings. Nothing else in the app touches storage.
+ *
+ * A lure lies in three tables, so that a deed writes only what it changed: the lure itself, the builds kept under a name,
+ * and one row for each change that can be undone or redone.
+ */
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import { readHistory } from '../core/lure/record';
+import { LURE_VERSION } from '../core/lure/migrate';
 import { StorageError } from './failure';
+import { rowsOf } from './lure-rows';
+import {
+  shelfEntryOf,
+  type SetAside,
+  type ShelfEntry,
+  type StoredChange,
+  type StoredLure,
+  type StoredPart,
+  type StoredPhoto,
+  type StoredRule,
+  type StoredRun,
+  type StoredSetting,
+  type StoredVersions,
+} from './stored';
 
-/** As stored: not trusted until parsed. `rev` rises by one with every write. */
-export interface StoredLure {
+/** A lure record as it was until the fifth schema. */
+interface OldLure {
   id: string;
   rev: number;
   changedAt: number;
   history: unknown;
+  /** The shape of its history, where an upgrade from before the third schema noted it. */
+  version?: number;
 }
-
-/** What a list of lures shows of each without opening it. Written with the lure, in the same transaction. */
-export interface ShelfEntry {
-  id: string;
-  name: string;
-  family: string;
-  isMade: boolean;
-  /** The revision of the lure it was written with. */
-  rev: number;
-  changedAt: number;
-}
-
-export function shelfEntryOf(
-  lure: Pick<Lure, 'id' | 'name' | 'family' | 'made'>,
-  rev: number,
-  changedAt: number,
-): ShelfEntry {
-  return { id: lure.id, name: lure.name, family: lure.family, isMade: lure.made !== null, rev, changedAt };
-}
-
-/** A part the user measured or took in; not trusted until parsed. */
-export interface StoredPart {
-  id: string;
-  part: unknown;
-}
-
-export interface StoredRule {
-  id: string;
-  rule: unknown;
-}
-
-/** A lure being made, or made; not trusted until parsed. */
-export interface StoredRun {
-  id: string;
-  lureId: string;
-  /** Counts its writes: what is read late is known to be old. */
-  rev: number;
-  changedAt: number;
-  run: unknown;
-}
-
-/** A picture taken at a step. */
-export interface StoredPhoto {
-  id: string;
-  runId: string;
-  step: string;
-  takenAt: number;
-  picture: Blob;
-}
-
-export interface StoredSetting {
-  key: string;
-  value: unknown;
-}
-
-const shownOnShelf = z.object({
-  lure: z.object({ name: z.string(), family: familySchema, made: z.nullable(madeSchema) }),
-});
 
 const DATABASE_NAME = 'mazurka';
-const SCHEMA_VERSION = 4;
+const SCHEMA_VERSION = 5;
 /** Dexie keeps ten steps of the browser's own version number for each of its own. */
 const STEPS_PER_VERSION = 10;
 
 export class MazurkaDatabase extends Dexie {
   lures!: EntityTable<StoredLure, 'id'>;
+  versions!: EntityTable<StoredVersions, 'id'>;
+  changes!: Table<StoredChange, [string, number]>;
   shelf!: EntityTable<ShelfEntry, 'id'>;
   parts!: EntityTable<StoredPart, 'id'>;
   rules!: EntityTable<StoredRule, 'id'>;
   settings!: EntityTable<StoredSetting, 'key'>;
   runs!: EntityTable<StoredRun, 'id'>;
   photos!: EntityTable<StoredPhoto, 'id'>;
+  setAside!: EntityTable<SetAside, 'n'>;
 
   constructor(name = DATABASE_NAME) {
-    super(name);
+    // A write is told as done only once the browser has handed it to the disk.
+    super(name, { chromeTransactionDurability: 'strict' });
+    // The shape of what each schema held is noted here and brought up to date by the fifth, each record by itself.
     this.version(1).stores({ lures: 'id, changedAt', settings: 'key' });
     this.version(2)
       .stores({ parts: 'id', rules: 'id' })
-      .upgrade((transaction) =>
-        transaction
-          .table<StoredLure>('lures')
-          .toCollection()
-          .modify((row) => {
-            row.history = addItemStates(row.history);
-          }),
-      );
+      .upgrade((transaction) => noteShape(transaction, 1));
     this.version(3)
       .stores({ shelf: 'id, changedAt' })
-      .upgrade(async (transaction) => {
-        const entries: ShelfEntry[] = [];
-        await transaction
-          .table<StoredLure>('lures')
-          .toCollection()
-          .modify((row) => {
-            row.history = oneStatePerItem(row.history);
-            const known = shownOnShelf.safeParse(row.history);
-            if (known.success)
-              entries.push(shelfEntryOf({ ...known.data.lure, id: row.id as LureId }, row.rev, row.changedAt));
-          });
-        await transaction.table<ShelfEntry>('shelf').bulkPut(entries);
-      });
-    this.version(SCHEMA_VERSION).stores({ runs: 'id, lureId, changedAt', photos: 'id, runId' });
+      .upgrade((transaction) => noteShape(transaction, 2));
+    this.version(4).stores({ runs: 'id, lureId, changedAt', photos: 'id, runId' });
+    this.version(SCHEMA_VERSION)
+      .stores({ versions: 'id', changes: '[lure+seq]', setAside: '++n' })
+      .upgrade(splitRecords);
   }
 
   /** Opens if needed. @throws StorageError `blocked` while another tab holds an older version open, `newerVersion` for a later schema. */
@@ -129,4 +81,47 @@ export class MazurkaDatabase extends Dexie {
     }
     if (this.backendDB().version > SCHEMA_VERSION * STEPS_PER_VERSION) throw new StorageError({ code: 'newerVersion' });
   }
+}
+
+/** A name for a record that no other has. */
+export function newBirth(): string {
+  return crypto.randomUUID();
+}
+
+function noteShape(transaction: Transaction, version: number) {
+  return transaction
+    .table<OldLure>('lures')
+    .toCollection()
+    .modify((row) => {
+      row.version ??= version;
+    });
+}
+
+/** Reads every record of before by itself and lays it out anew; one that cannot be read is set aside as it was. */
+async function splitRecords(transaction: Transaction) {
+  const lures = transaction.table<OldLure | StoredLure, string>('lures');
+  await transaction.table('shelf').clear();
+  for (const id of await lures.toCollection().primaryKeys()) {
+    const old = (await lures.get(id)) as OldLure | undefined;
+    if (!old) continue;
+    const version = old.version ?? LURE_VERSION;
+    const read = readHistory(old.history, version);
+    if (!read.ok || read.history.lure.id !== id) {
+      await transaction.table<SetAside>('setAside').add({ id, version, history: old.history });
+      await lures.delete(id);
+      continue;
+    }
+    const head = { birth: newBirth(), rev: old.rev, changedAt: old.changedAt, awayAt: null };
+    const { row, versions, changes } = rowsOf(read.history, head, 0);
+    await lures.put(row);
+    await transaction.table('versions').put(versions);
+    await transaction.table('changes').bulkPut([...changes]);
+    await transaction.table('shelf').put(shelfEntryOf(read.history.lure, head));
+  }
+  await transaction
+    .table<StoredRun>('runs')
+    .toCollection()
+    .modify((row) => {
+      row.birth = newBirth();
+    });
 }

@@ -7,7 +7,13 @@ export type StorageFailure =
   | { readonly code: 'unavailable' }
   | { readonly code: 'damaged'; readonly lureId: string; readonly path: string }
   | { readonly code: 'gone'; readonly lureId: string }
+  /** It would not be read again: what it is, where, and what would be right. Nothing was written. */
+  | { readonly code: 'faulty'; readonly of: Kept; readonly path: string; readonly message: string }
+  | { readonly code: 'tooMany'; readonly of: Kept; readonly most: number }
   | { readonly code: 'other'; readonly message: string };
+
+/** What storage keeps, by name. */
+export type Kept = 'lure' | 'part' | 'rule' | 'settings' | 'run' | 'picture';
 
 /** A failure of storage, thrown inside this room only and handed out as data. */
 export class StorageError extends Error {

@@ -5,7 +5,7 @@
  */
 import * as z from 'zod/mini';
 import { lureSchema, type Lure } from '../core/lure/lure';
-import { structureProblem } from '../core/lure/structure';
+import { lureProblem } from '../core/lure/lure-problem';
 import { settingsSchema, type Settings } from './settings';
 
 const KEY = 'mazurka last drawn';
@@ -18,7 +18,7 @@ export function readLastDrawn(
 ): { readonly lure: Lure; readonly settings: Settings } | null {
   try {
     const parsed = lastDrawnSchema.safeParse(JSON.parse(storage?.getItem(KEY) ?? 'null'));
-    return parsed.success && structureProblem(parsed.data.lure.build) === null ? parsed.data : null;
+    return parsed.success && lureProblem(parsed.data.lure) === null ? parsed.data : null;
   } catch {
     return null;
   }

@@ -45,7 +45,7 @@ describe('lures in storage', () => {
     const { store } = open();
     value(await store.seed(DEMO_LURES));
     expect(value(await store.list()).map(({ id }) => id)).toEqual(DEMO_LURES.map(({ id }) => id));
-    value(await store.remove(HOVNA));
+    expect(value(await store.putAway(HOVNA))).toBe(true);
     value(await store.seed(DEMO_LURES));
     expect(value(await store.list())).toHaveLength(DEMO_LURES.length - 1);
   });
@@ -53,7 +53,8 @@ describe('lures in storage', () => {
   it('kept while seeding failed are not seeded over', async () => {
     const { store } = open();
     const lure = demoLure('hovna-lantern');
-    value(await store.save({ history: startHistory({ ...lure, name: 'Mine' }), rev: 0 }));
+    const unborn = { rev: 0, birth: '', from: 0, isAway: false };
+    value(await store.save({ ...unborn, history: startHistory({ ...lure, name: 'Mine' }) }));
     value(await store.seed(DEMO_LURES));
     expect(value(await store.read(HOVNA)).history.lure.name).toBe('Mine');
     expect(value(await store.list())).toHaveLength(DEMO_LURES.length);
@@ -114,7 +115,103 @@ describe('lures in storage', () => {
       open: { history: { lure: { id: 'hovna-lantern-2', name: 'Mine' } } },
     });
     expect(value(await store.read(HOVNA)).history.lure.name).toBe('Theirs');
+    expect(saved.open.birth).not.toBe(mine.birth);
     expect(value(await store.read(saved.open.history.lure.id))).toEqual(saved.open);
+  });
+
+  it('put away here and edited there: the later edit brings it back and survives putting back', async () => {
+    const { store: one, name } = open();
+    const { store: two } = open(name);
+    value(await one.seed(DEMO_LURES));
+    const there = value(await two.read(HOVNA));
+    value(await one.putAway(HOVNA));
+    expect(value(await one.list()).some(({ id }) => id === HOVNA)).toBe(false);
+    const edit = value(await two.perform(there, rename('Still in the hand')));
+    expect(edit).toMatchObject({ outcome: 'done', isBack: true, isBeside: false });
+    value(await one.putBack(HOVNA));
+    expect(value(await one.read(HOVNA)).history.lure.name).toBe('Still in the hand');
+    expect(value(await one.list())[0]).toMatchObject({ id: HOVNA, name: 'Still in the hand', awayAt: null });
+  });
+
+  it('an id stays taken by a lure put away; another imported under it comes beside, and both live on', async () => {
+    const { store } = open();
+    value(await store.seed(DEMO_LURES));
+    const stale = value(await store.read(HOVNA));
+    value(await store.putAway(HOVNA));
+    const imported = value(await store.add({ ...demoLure('hovna-lantern'), name: 'Another' }));
+    expect(imported.id).toBe('hovna-lantern-2');
+    const done = value(await store.perform(stale, rename('The old one')));
+    expect(done).toMatchObject({ outcome: 'done', isBack: true });
+    expect(value(await store.read(imported.id)).history.lure.name).toBe('Another');
+    expect(value(await store.read(HOVNA)).birth).not.toBe(value(await store.read(imported.id)).birth);
+  });
+
+  it('a deed for a lure that another record stands in the place of is kept beside that one', async () => {
+    const { store, database } = open();
+    value(await store.seed(DEMO_LURES));
+    let mine = value(await store.read(HOVNA));
+    for (const name of ['One', 'Two']) {
+      const done = value(await store.perform(mine, rename(name)));
+      mine = done.open;
+    }
+    // All storage was cleared in another tab, and the demo lures came anew: the same birth, an earlier revision.
+    await Promise.all([
+      database.lures.clear(),
+      database.changes.clear(),
+      database.settings.clear(),
+      database.shelf.clear(),
+    ]);
+    value(await store.seed(DEMO_LURES));
+    const done = value(await store.perform(mine, rename('Three')));
+    expect(done).toMatchObject({
+      outcome: 'done',
+      isBeside: true,
+      open: { history: { lure: { id: 'hovna-lantern-2' } } },
+    });
+    expect(value(await store.read(HOVNA)).history.lure.name).toBe('Hovna Lantern');
+    expect(value(await store.read(done.open.history.lure.id)).history.past.map(({ code }) => code)).toHaveLength(3);
+  });
+
+  it('a deed writes what it changed: one row of history, and the versions only when they change', async () => {
+    const { store, database } = open();
+    value(await store.seed(DEMO_LURES));
+    let lure = value(await store.read(HOVNA));
+    const keep: Deed = {
+      do: 'change',
+      code: 'keep',
+      edits: [{ kind: 'keepVersion', at: 0, version: { name: 'V', build: lure.history.lure.build } }],
+    };
+    for (const deed of [keep, ...Array.from({ length: 205 }, (_, i) => rename(`N${i}`))]) {
+      const done = value(await store.perform(lure, deed));
+      lure = done.open;
+    }
+    expect(await database.changes.where('[lure+seq]').between([HOVNA, 0], [HOVNA, 1e6]).count()).toBe(200);
+    const [changes, versions] = [vi.spyOn(database.changes, 'bulkPut'), vi.spyOn(database.versions, 'put')];
+    for (const deed of [rename('Last'), { do: 'undo' }, { do: 'undo' }, { do: 'redo' }, rename('Instead')] as Deed[]) {
+      const done = value(await store.perform(lure, deed));
+      lure = done.open;
+    }
+    expect(changes.mock.calls.map(([rows]) => rows.length)).toEqual([1, 0, 0, 0, 1]);
+    expect(versions).not.toHaveBeenCalled();
+    expect(value(await store.read(HOVNA))).toEqual(lure);
+  });
+
+  it('what can be read of a damaged record is handed out, and the record as it lies', async () => {
+    const { store, database } = open();
+    value(await store.seed(DEMO_LURES));
+    const row = await database.lures.get(HOVNA);
+    const stored = row?.lure as { build: { items: Record<string, unknown> } } | undefined;
+    if (!row || !stored) throw new Error('seeded');
+    stored.build.items['blade-1'] = { id: 'blade-1', gnawed: true };
+    await database.lures.put(row);
+    expect(await store.readBuild(HOVNA)).toMatchObject({ ok: false, failure: { code: 'damaged' } });
+    const [record] = value(await store.damaged(() => Promise.resolve()));
+    if (!record) throw new Error('it is damaged');
+    const { raw, salvaged } = value(await store.readDamaged(record));
+    expect(JSON.stringify(raw)).toContain('gnawed');
+    expect(salvaged?.leftOut).toContain('lure.build.items.blade-1');
+    expect(salvaged?.history.lure.name).toBe('Hovna Lantern');
+    if (salvaged) expect(value(await store.add(salvaged.history.lure)).id).toBe('hovna-lantern-2');
   });
 
   it('a damaged record is named and left as it is; the others are in order', async () => {
@@ -122,14 +219,14 @@ describe('lures in storage', () => {
     value(await store.seed(DEMO_LURES));
     const row = await database.lures.get(HOVNA);
     if (!row) throw new Error('seeded');
-    await database.lures.put({ ...row, history: { lure: { id: 'hovna-lantern' } } });
+    await database.lures.put({ ...row, lure: { id: 'hovna-lantern' } });
     let pauses = 0;
     const damaged = value(await store.damaged(async () => void (await Promise.resolve(pauses++))));
-    expect(damaged).toEqual(['hovna-lantern']);
+    expect(damaged).toEqual([{ id: 'hovna-lantern', setAside: null }]);
     expect(pauses).toBe(Math.ceil(DEMO_LURES.length / 8));
     const read = await store.read(HOVNA);
     expect(read).toMatchObject({ ok: false, failure: { code: 'damaged' } });
-    expect((await database.lures.get(HOVNA))?.history).toEqual({ lure: { id: 'hovna-lantern' } });
+    expect((await database.lures.get(HOVNA))?.lure).toEqual({ id: 'hovna-lantern' });
   });
 
   it('a full, closed or newer storage is a named failure, and what is stored stays', async () => {
@@ -204,9 +301,11 @@ describe('lures in storage', () => {
     expect(freeId('a', new Set(['a', 'a-2']))).toBe('a-3');
     expect(idFromName('Ålö’s Nº 3 — Döner')).toBe('alo-s-no-3-doner');
     expect(idFromName('★')).toBe('lure');
-    const row = value(await store.remove(copy.id));
-    if (!row) throw new Error('it was there');
-    value(await store.putBack(row));
+    value(await store.putAway(copy.id));
+    expect(value(await store.list()).some(({ id }) => id === copy.id)).toBe(false);
+    expect(value(await store.listAway()).map(({ id }) => id)).toEqual([copy.id]);
+    expect(value(await store.add(demoLure('hovna-lantern'))).id).toBe('hovna-lantern-3');
+    value(await store.putBack(copy.id));
     expect(value(await store.read(copy.id)).history.lure).toEqual(copy);
   });
 

@@ -4,14 +4,16 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { demoLure, part } from '@/testing/lures';
 import { partsFileProblemWords } from '@/words/problem-words';
 import { CATALOGUE } from '../core/parts/catalogue';
-import { readPartsFile, writePartsFile } from '../core/parts/parts-file';
+import { PARTS_FILE_MAX_BYTES, readPartsFile, writePartsFile } from '../core/parts/parts-file';
 import type { Part } from '../core/parts/part';
-import { lureHistorySchema, startHistory } from '../core/lure/history';
+import { startHistory } from '../core/lure/history';
 import type { HookRule } from '../core/lure/hook-rule';
 import { lureIdSchema } from '../core/lure/lure';
 import { readLureFile } from '../core/lure/lure-file';
-import { addItemStates, oneStatePerItem } from '../core/lure/migrate';
+import { readHistory } from '../core/lure/record';
+import { migrateLure } from '../core/lure/migrate';
 import { MazurkaDatabase } from './database';
+import { asVersion1 } from '@/testing/old-files';
 import version2 from '@/testing/suvra-needle.v2.json';
 import type { Stored } from './guarded';
 import { readLastDrawn, writeLastDrawn } from './last-drawn';
@@ -19,6 +21,20 @@ import { LureStore } from './lure-store';
 import { PartsStore } from './parts-store';
 import { RulesStore } from './rules-store';
 import { settingsSchema, USUAL_SETTINGS } from './settings';
+
+/** Histories of old databases that once stopped the bringing forward of all others. */
+const THROWN_BEFORE: readonly unknown[] = [
+  { lure: { build: { items: { 'hook-1': { seat: 1, part: null, role: null, cutLengthM: null } } } } },
+  { past: [{ edits: [null], inverse: [null] }], lure: null },
+  { past: [null], future: [null] },
+  nested(900),
+];
+
+function nested(depth: number): unknown {
+  let value: unknown = null;
+  for (let n = 0; n < depth; n++) value = { inner: value };
+  return value;
+}
 
 let names = 0;
 const opened: Dexie[] = [];
@@ -76,7 +92,7 @@ describe('own parts', () => {
       ['{"format":"mazurka-lure","version":1}', 'notAPartsFile', /not a Mazurka parts file/],
       [text.replace('"version": 1', '"version": 7'), 'fromTheFuture', /newer Mazurka/],
       [spoiled, 'faultyField', /parts\.\d+\.diameterM/],
-      [`${text}${' '.repeat(25 * 1024 * 1024)}`, 'tooLarge', /at most 24 MB/],
+      [`${text}${' '.repeat(PARTS_FILE_MAX_BYTES)}`, 'tooLarge', /at most 96 MB/],
     ];
     for (const [broken, code, words] of faulty) {
       const answer = readPartsFile(broken);
@@ -112,13 +128,6 @@ describe('own rules', () => {
 });
 
 describe('what an earlier Mazurka wrote', () => {
-  /** A file as version 2 wrote it, and the same as version 1 did: items without fold and pinched barb. */
-  const version1 = (file: unknown): unknown =>
-    JSON.parse(
-      JSON.stringify(file, (key, each: unknown) =>
-        key === 'foldRad' || key === 'pinched' ? undefined : key === 'version' ? 1 : each,
-      ),
-    );
   const asLure = (file: unknown) => {
     const reading = readLureFile(JSON.stringify(file));
     if (!reading.ok) throw new Error(JSON.stringify(reading.problem));
@@ -128,7 +137,7 @@ describe('what an earlier Mazurka wrote', () => {
 
   it('lure files of versions 1 and 2 open as the lure they were', () => {
     expect(asLure(version2)).toEqual(now);
-    expect(asLure(version1(version2))).toEqual(now);
+    expect(asLure(asVersion1(version2))).toEqual(now);
   });
 
   it('keeps what the hand had done, in the items and in the changes that can be undone', () => {
@@ -147,8 +156,8 @@ describe('what an earlier Mazurka wrote', () => {
       ],
       future: [],
     };
-    const parsed = lureHistorySchema.parse(oneStatePerItem(history));
-    expect(parsed.past.map(({ edits }) => edits)).toEqual([
+    const read = readHistory(history, 2);
+    expect(read.ok && read.history.past.map(({ edits }) => edits)).toEqual([
       [adjust({ state: { of: 'hook', pinched: true } })],
       [adjust({ state: { of: 'tube', cutLengthM: 0.01 } }, 'shrinkTube-1')],
     ]);
@@ -156,10 +165,9 @@ describe('what an earlier Mazurka wrote', () => {
 
   it('leaves alone what is no item, and what has been brought forward already', () => {
     const history = startHistory(now);
-    expect(oneStatePerItem(history)).toEqual(history);
+    expect(migrateLure(history, 2)).toEqual(history);
     for (const odd of [null, 7, 'x', [], { seat: 1 }]) {
-      expect(addItemStates(odd)).toEqual(odd);
-      expect(oneStatePerItem(odd)).toEqual(odd);
+      expect(migrateLure(odd, 1)).toEqual(odd);
     }
   });
 
@@ -167,11 +175,14 @@ describe('what an earlier Mazurka wrote', () => {
     const name = `own-${++names}`;
     const old = new Dexie(name);
     old.version(1).stores({ lures: 'id, changedAt', settings: 'key' });
-    const { lure } = version1(version2) as { lure: unknown };
-    await old.table('lures').bulkAdd([
-      { id: now.id, rev: 3, changedAt: 1, history: { lure, past: [], future: [] } },
-      { id: 'spoiled', rev: 1, changedAt: 0, history: 'gnawed' },
-    ]);
+    const { lure } = asVersion1(version2) as { lure: unknown };
+    await old
+      .table('lures')
+      .bulkAdd([
+        { id: now.id, rev: 3, changedAt: 1, history: { lure, past: [], future: [] } },
+        { id: 'spoiled', rev: 1, changedAt: 0, history: 'gnawed' },
+        ...THROWN_BEFORE.map((history, i) => ({ id: `thrown-${i}`, rev: 1, changedAt: 0, history })),
+      ]);
     old.close();
     const { database } = open(name);
     const store = new LureStore(database, () => 5);
@@ -182,12 +193,16 @@ describe('what an earlier Mazurka wrote', () => {
       isMade: now.made !== null,
       rev: 3,
       changedAt: 1,
+      awayAt: null,
+      birth: expect.any(String) as string,
     };
     expect(value(await store.list())).toEqual([entry]);
-    expect(value(await store.damaged(() => Promise.resolve()))).toEqual(['spoiled']);
+    const damaged = value(await store.damaged(() => Promise.resolve()));
+    expect(damaged.map(({ id }) => id)).toEqual(['spoiled', ...THROWN_BEFORE.map((_, i) => `thrown-${i}`)]);
     const read = value(await store.read(lureIdSchema.parse(now.id)));
-    expect(read).toEqual({ rev: 3, history: startHistory(now) });
-    expect((await database.lures.get('spoiled'))?.history).toBe('gnawed');
+    expect(read).toMatchObject({ rev: 3, history: startHistory(now), isAway: false });
+    const [spoiled] = damaged;
+    expect(spoiled && value(await store.readDamaged(spoiled))).toEqual({ raw: 'gnawed', salvaged: null });
   });
 });
 
@@ -213,9 +228,9 @@ describe('the shelf', () => {
       await store.perform(open5, { do: 'change', code: 'rename', edits: [{ kind: 'rename', name: 'First now' }] }),
     );
     expect(value(await store.list())[0]).toMatchObject({ name: 'First now', rev: 2 });
-    const row = value(await store.remove(lureIdSchema.parse('kettle-5')));
+    value(await store.putAway(lureIdSchema.parse('kettle-5')));
     expect(value(await store.list())).toHaveLength(299);
-    if (row) value(await store.putBack(row));
+    value(await store.putBack(lureIdSchema.parse('kettle-5')));
     expect(value(await store.list()).some(({ id }) => id === 'kettle-5')).toBe(true);
     expect(renamed.outcome).toBe('done');
 

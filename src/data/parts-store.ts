@@ -2,8 +2,10 @@
 import { liveQuery } from 'dexie';
 import { CATALOGUE } from '../core/parts/catalogue';
 import { partIdSchema, partSchema, type Part } from '../core/parts/part';
+import { MOST_PARTS, PARTS_FILE_MAX_BYTES } from '../core/parts/parts-file';
 import type { MazurkaDatabase } from './database';
-import { guarded, type Stored } from './guarded';
+import { StorageError } from './failure';
+import { guarded, readable, type Stored } from './guarded';
 import { freeId } from '../core/lure/lure-id';
 
 export interface OwnParts {
@@ -11,6 +13,9 @@ export interface OwnParts {
   /** Ids of records that cannot be read; they are left as they are. */
   readonly damaged: readonly string[];
 }
+
+/** Own parts together stay well below what one parts file holds. */
+const MOST_CHARACTERS = PARTS_FILE_MAX_BYTES / 4;
 
 /** Records parsed between two breaths of the page. */
 const AT_ONCE = 400;
@@ -35,15 +40,19 @@ export class PartsStore {
   }
 
   /** Keeps parts under free ids; one that is here already, the same to the last measure, is not taken twice. */
-  add(parts: readonly Part[]): Promise<Stored<{ readonly added: readonly Part[]; readonly known: number }>> {
+  add(wanted: readonly Part[]): Promise<Stored<{ readonly added: readonly Part[]; readonly known: number }>> {
     const { database } = this;
     return guarded(database, () =>
       database.transaction('rw', database.parts, async () => {
+        const parts = wanted.map((part) => readable(partSchema, part, 'part'));
         const rows = await database.parts.toArray();
         // An own part never goes by the id of one that ships with the app.
         const taken = new Set([...rows.map(({ id }) => id), ...CATALOGUE.map(({ id }) => id as string)]);
         const here = new Set(rows.map(({ part }) => sameness(part)));
         const fresh = parts.filter((part) => !here.has(sameness(part)));
+        const characters = JSON.stringify([rows, fresh]).length;
+        if (rows.length + fresh.length > MOST_PARTS || characters > MOST_CHARACTERS)
+          throw new StorageError({ code: 'tooMany', of: 'part', most: MOST_PARTS });
         const added = fresh.map((part): Part => {
           const id = partIdSchema.parse(freeId(part.id, taken));
           taken.add(id);

@@ -2,15 +2,24 @@
 import { liveQuery } from 'dexie';
 import { hookRuleSchema, type HookRule } from '../core/lure/hook-rule';
 import type { MazurkaDatabase } from './database';
-import { guarded, type Stored } from './guarded';
+import { StorageError } from './failure';
+import { guarded, readable, type Stored } from './guarded';
+
+const MOST_RULES = 500;
 
 export class RulesStore {
   constructor(private readonly database: MazurkaDatabase) {}
 
   put(rule: HookRule): Promise<Stored<void>> {
-    return guarded(this.database, async () => {
-      await this.database.rules.put({ id: rule.id, rule });
-    });
+    const { rules } = this.database;
+    return guarded(this.database, () =>
+      this.database.transaction('rw', rules, async () => {
+        const kept = readable(hookRuleSchema, rule, 'rule');
+        if ((await rules.count()) >= MOST_RULES && !(await rules.get(kept.id)))
+          throw new StorageError({ code: 'tooMany', of: 'rule', most: MOST_RULES });
+        await rules.put({ id: kept.id, rule: kept });
+      }),
+    );
   }
 
   remove(id: string): Promise<Stored<void>> {

@@ -5,6 +5,8 @@ import { demoLure } from '@/testing/lures';
 import { startHistory } from '../core/lure/history';
 import { MazurkaDatabase } from './database';
 import type { Stored } from './guarded';
+import { lureIdSchema } from '../core/lure/lure';
+import { LureStore } from './lure-store';
 import { RunStore } from './run-store';
 import { settingsSchema, USUAL_SETTINGS } from './settings';
 
@@ -69,13 +71,13 @@ describe('runs in storage', () => {
 
   it('given up and put back whole, pictures too; a damaged record is left out of the list and named when asked for', async () => {
     const { database, runs } = open();
-    const { run, rev } = value(await runs.start(demoLure('okkel-wisp')));
+    const { run, rev, birth } = value(await runs.start(demoLure('okkel-wisp')));
     value(await runs.addPhoto(run.id, 'cutWire', new Blob(['x'], { type: 'image/jpeg' })));
     const removed = value(await runs.remove(run.id));
     expect(value(await runs.list())).toEqual([]);
     expect(await runs.read(run.id)).toMatchObject({ ok: false, failure: { code: 'gone' } });
     value(await runs.putBack(removed));
-    expect(value(await runs.read(run.id))).toEqual({ run, rev });
+    expect(value(await runs.read(run.id))).toEqual({ run, rev, birth });
     expect(await database.photos.count()).toBe(1);
     await database.runs.update(run.id, { run: { ...run, stage: 'nowhere' } });
     expect(value(await runs.list())).toEqual([]);
@@ -95,7 +97,10 @@ describe('a storage from before runs were kept', () => {
     before.close();
     const { database, runs } = open(name);
     expect(value(await runs.list())).toEqual([]);
-    expect(await database.lures.get('suvra-fan')).toEqual(row);
+    const lures = new LureStore(database, () => 9);
+    const read = value(await lures.read(lureIdSchema.parse('suvra-fan')));
+    expect(read).toMatchObject({ rev: row.rev, history: row.history });
+    expect(read.birth).not.toBe('');
     const { run } = value(await runs.start(demoLure('suvra-fan')));
     expect(value(await runs.list()).map(({ id }) => id)).toEqual([run.id]);
   });

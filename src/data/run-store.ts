@@ -5,9 +5,14 @@
 import { liveQuery } from 'dexie';
 import type { LureId } from '../core/lure/lure';
 import { runSchema, startRun, type Run, type ToMake } from '../core/make/run';
-import type { MazurkaDatabase, StoredPhoto, StoredRun } from './database';
+import { newBirth, type MazurkaDatabase } from './database';
+import type { StoredPhoto, StoredRun } from './stored';
 import { StorageError } from './failure';
-import { guarded, type Stored } from './guarded';
+import { guarded, readable, type Stored } from './guarded';
+
+/** A picture is made small before it is kept; see small-picture.ts. */
+const MOST_PICTURE_BYTES = 8 * 1024 * 1024;
+const MOST_PICTURES = 200;
 
 export interface RunPhoto {
   readonly id: string;
@@ -19,6 +24,7 @@ export interface RunPhoto {
 export interface OpenRun {
   readonly run: Run;
   readonly rev: number;
+  readonly birth: string;
 }
 
 /** A run taken out, whole. */
@@ -40,9 +46,7 @@ export class RunStore {
         const at = this.now();
         let id = `run-${at.toString(36)}`;
         for (let n = 2; await database.runs.get(id); n++) id = `run-${at.toString(36)}-${n}`;
-        const run = startRun(lure, id, at);
-        await database.runs.add(this.row(run, 1));
-        return { run, rev: 1 };
+        return this.put({ run: startRun(lure, id, at), rev: 1, birth: newBirth() });
       }),
     );
   }
@@ -53,7 +57,7 @@ export class RunStore {
     return guarded(database, () =>
       database.transaction('rw', database.runs, async () => {
         const open = opened(await database.runs.get(id), id);
-        return this.put({ run: change(open.run), rev: open.rev + 1 });
+        return this.put({ ...open, run: change(open.run), rev: open.rev + 1 });
       }),
     );
   }
@@ -68,7 +72,7 @@ export class RunStore {
         const rows = await database.runs.toArray();
         const numbers = rows.map((row) => runSchema.safeParse(row.run).data?.number ?? 0);
         const run: Run = { ...open.run, stage: 'made', number: Math.max(0, ...numbers) + 1, madeOn: onDay };
-        return this.put({ run, rev: open.rev + 1 });
+        return this.put({ ...open, run, rev: open.rev + 1 });
       }),
     );
   }
@@ -117,6 +121,10 @@ export class RunStore {
 
   addPhoto(runId: string, step: string, picture: Blob): Promise<Stored<void>> {
     return guarded(this.database, async () => {
+      if (picture.size > MOST_PICTURE_BYTES)
+        throw new StorageError({ code: 'faulty', of: 'picture', path: 'size', message: 'at most 8 MB' });
+      if ((await this.database.photos.where('runId').equals(runId).count()) >= MOST_PICTURES)
+        throw new StorageError({ code: 'tooMany', of: 'picture', most: MOST_PICTURES });
       const takenAt = this.now();
       const id = `${runId} ${takenAt.toString(36)}`;
       await this.database.photos.put({ id, runId, step, takenAt, picture });
@@ -143,27 +151,24 @@ export class RunStore {
     const subscription = liveQuery(() => this.database.runs.get(id)).subscribe({
       next: (row) => {
         const known = runSchema.safeParse(row?.run);
-        if (row && known.success) onRun({ run: known.data, rev: row.rev });
+        if (row && known.success) onRun({ run: known.data, rev: row.rev, birth: row.birth });
       },
       error: () => undefined,
     });
     return () => subscription.unsubscribe();
   }
 
-  private async put({ run, rev }: OpenRun): Promise<OpenRun> {
-    await this.database.runs.put(this.row(run, rev));
-    return { run, rev };
-  }
-
-  private row(run: Run, rev: number): StoredRun {
-    return { id: run.id, lureId: run.lureId, rev, changedAt: this.now(), run };
+  private async put({ run, rev, birth }: OpenRun): Promise<OpenRun> {
+    const kept = readable(runSchema, run, 'run');
+    await this.database.runs.put({ id: kept.id, birth, lureId: kept.lureId, rev, changedAt: this.now(), run: kept });
+    return { run: kept, rev, birth };
   }
 }
 
 function opened(row: StoredRun | undefined, id: string): OpenRun {
   if (!row) throw new StorageError({ code: 'gone', lureId: id });
   const known = runSchema.safeParse(row.run);
-  if (known.success) return { run: known.data, rev: row.rev };
+  if (known.success) return { run: known.data, rev: row.rev, birth: row.birth };
   const path = known.error.issues[0]?.path.map(String).join('.') ?? '';
   throw new StorageError({ code: 'damaged', lureId: id, path });
 }

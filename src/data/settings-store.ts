@@ -1,6 +1,7 @@
 /** The user's settings, one record. Unreadable settings fall back to the usual ones: they hold no work. */
 import { liveQuery } from 'dexie';
 import type { MazurkaDatabase } from './database';
+import { guarded, readable, type Stored } from './guarded';
 import { settingsSchema, USUAL_SETTINGS, type Settings } from './settings';
 
 const KEY = 'settings';
@@ -18,13 +19,11 @@ export class SettingsStore {
     }
   }
 
-  /** Settings that cannot be written still hold in this tab; the lure's own banner tells of the storage. */
-  async write(settings: Settings): Promise<void> {
-    try {
-      await this.database.settings.put({ key: KEY, value: settings });
-    } catch {
-      return;
-    }
+  /** Settings that cannot be written still hold in this tab; the lure's own banner tells of a storage that fails. */
+  write(settings: Settings): Promise<Stored<void>> {
+    return guarded(this.database, async () => {
+      await this.database.settings.put({ key: KEY, value: readable(settingsSchema, settings, 'settings') });
+    });
   }
 
   watch(onChange: (settings: Settings) => void): () => void {

@@ -1,6 +1,6 @@
 /** What the user set: units, theme, retrieve. */
 import * as z from 'zod/mini';
-import { positiveLengthM } from '../core/schema';
+import { handLengthM, placeText } from '../core/schema';
 import { outfitSchema, USUAL_OUTFIT } from '../core/hydro/outfit';
 import { LAKE_WATER, waterSchema } from '../core/hydro/water';
 import { TOOLS } from '../core/make/operation';
@@ -22,21 +22,15 @@ export const settingsSchema = z.strictObject({
   retrieve: retrieveSchema,
   /** Show the blade turning slower than life by this much. */
   slowedBy: z.union([z.literal(1), z.literal(8)]),
-  lastLure: z.nullable(z.string()),
+  lastLure: z.nullable(z.string().check(z.maxLength(80))),
   /** Pixels to the millimetre as measured against a bank card; null until someone has. */
   screenPxPerMm: z._default(z.nullable(z.number().check(z.minimum(1), z.maximum(20))), null),
   /** Show the lure as large as it is. */
   trueSize: z._default(z.boolean(), false),
   /** The user's own measures of hand, m; null until measured. */
-  fingers: z._default(z.record(z.enum(FINGERS), z.nullable(positiveLengthM)), { thumb: null, joint: null, span: null }),
+  fingers: z._default(z.record(z.enum(FINGERS), z.nullable(handLengthM)), { thumb: null, joint: null, span: null }),
   /** Where each tool lies, as the user says it; a tool that is missing is told of before a lure is begun. */
-  tools: z._default(
-    z.partialRecord(
-      z.enum(TOOLS),
-      z.strictObject({ place: z.string().check(z.maxLength(80)), isMissing: z.boolean() }),
-    ),
-    {},
-  ),
+  tools: z._default(z.partialRecord(z.enum(TOOLS), z.strictObject({ place: placeText, isMissing: z.boolean() })), {}),
   /** Say the steps of making aloud. */
   spoken: z._default(z.boolean(), false),
   /** The water lures are worked out for, and rod and line. */

@@ -2,7 +2,8 @@
 
 import { Dialog } from 'radix-ui';
 import X from 'lucide-react/icons/x';
-import type { ReactNode, RefObject } from 'react';
+import { useState, type ReactNode, type RefObject } from 'react';
+import { lastFocus } from './last-focus';
 
 export interface SheetProps {
   readonly open: boolean;
@@ -26,6 +27,7 @@ function focusFirst(event: Event) {
 
 /** A sheet laid over the page from the right: the page behind stays in sight. */
 export function Sheet({ open, onOpenChange, title, description, wide, focusAfter, children }: SheetProps) {
+  const [opener] = useState(lastFocus);
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -33,9 +35,10 @@ export function Sheet({ open, onOpenChange, title, description, wide, focusAfter
         <Dialog.Content
           onOpenAutoFocus={focusFirst}
           onCloseAutoFocus={(event) => {
-            if (!focusAfter?.current) return;
+            const to = [focusAfter?.current, opener].find((each) => each?.isConnected);
+            if (!to) return;
             event.preventDefault();
-            focusAfter.current.focus();
+            to.focus();
           }}
           className={`fixed inset-y-0 right-0 z-30 flex flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl ${wide ? 'w-[min(44rem,100vw)]' : 'w-[min(30rem,100vw)]'}`}
         >

@@ -3,9 +3,10 @@ import { never } from '../core/never';
 import type { Cost } from '../core/lure/cost';
 import type { Finding, Repair } from '../core/lure/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
-import { showLength, showLengthBoth, type UnitSystem } from '../core/units/write';
+import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
 import type { HookRule } from '../core/lure/hook-rule';
 import { degrees } from './angle-words';
+import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';
 import { misfitWords } from './fit-words';
 import { partTitle } from './part-words';
@@ -162,6 +163,28 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         title: 'Blade hung the wrong way about',
         figure: '',
         why: 'Its hollow faces away from the body; the cup then catches no water.',
+      };
+    case 'wrongWire':
+      return finding.wants === 'bentWire'
+        ? {
+            title: 'On a straight wire',
+            figure: '',
+            why: 'A spinnerbait or buzzbait is built on a bent wire: head and hook on one arm, blades on the other.',
+          }
+        : { title: 'On a bent wire', figure: '', why: 'An inline spinner is built on a straight wire.' };
+    case 'impossibleMeasure': {
+      const [less, than] = [MEASURE_WORDS[finding.less], MEASURE_WORDS[finding.than]];
+      return {
+        title: `Cannot be as measured: ${finding.items.length > 0 ? named(0) : build.carrier.wire.name}`,
+        figure: `${less} ${showLengthBoth(finding.lessM, system)}, ${than} ${showLengthBoth(finding.thanM, system)}`,
+        why: `Its ${less} has to be smaller than its ${than}. Measure it again, or swap it for another.`,
+      };
+    }
+    case 'doubtfulMass':
+      return {
+        title: `Mass and measures disagree: ${finding.items.length > 0 ? named(0) : build.carrier.wire.name}`,
+        figure: `${showMass(finding.massKg, system)} written down; its measures give ${showMass(finding.geometryKg, system)}`,
+        why: 'One of them is a slip: weigh it, or measure it again.',
       };
     case 'endNotFormed':
       return {

@@ -87,6 +87,11 @@ function fileProblemWords(
     case 'notALureFile':
     case 'notAPartsFile':
       return `This is not a Mazurka ${what} file: it should start with "format": "mazurka-${what}" and a version.`;
+    case 'tooDeep':
+    case 'tooMany':
+      return `This is no ${what} file that Mazurka wrote: its data goes deeper, or holds more, than any ${what} has.`;
+    case 'forbiddenKey':
+      return `The file has a key “${problem.key}”, which no ${what} file has; take it out.`;
     case 'fromTheFuture':
       return `The file is of version ${problem.version}; this Mazurka reads up to version ${problem.known}. A newer Mazurka will open it.`;
     case 'faultyField':

@@ -1,7 +1,16 @@
 /** Why a change cannot be, in a sentence. */
 import { never } from '../core/never';
-import type { Refusal } from '../core/lure/structure';
+import type { Bounded, Refusal } from '../core/lure/structure';
 import { KIND_WORDS } from './part-words';
+
+const BEYOND_WORDS: Readonly<Record<Bounded, (most: number) => string>> = {
+  versions: (most) => `${most} versions are kept; forget one, or start a copy of this lure.`,
+  items: (most) => `A lure has at most ${most} pieces; take something off first.`,
+  entries: (most) => `At most ${most} things are threaded on one wire; take something off first.`,
+  depth: (most) => `At most ${most} pieces hang one on another.`,
+  data: () => 'This lure with its versions would be too large for its file; forget a version first.',
+  edits: (most) => `That is more than ${most} changes in one; do it in smaller steps.`,
+};
 
 export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }): string {
   switch (refusal.code) {
@@ -55,9 +64,24 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
         : 'This wire is bent: its nose is in its head and its arm is as long as it was bent.';
     case 'swapKind':
       return `A ${KIND_WORDS[refusal.from].one} can only be swapped for another ${KIND_WORDS[refusal.from].one}.`;
+    case 'beyondBounds':
+      return BEYOND_WORDS[refusal.of](refusal.most);
+    case 'faultyValue':
+      return faultyValueWords(refusal);
+    case 'noSuchVersion':
+      return `There is no version ${refusal.index + 1}; ${refusal.length} are kept.`;
     case 'nothingToDo':
       return 'There is nothing more to undo or redo.';
     default:
       return never(refusal, 'refusalWords');
   }
+}
+
+/** A value that the lure's own file would not take, said as what would be right. */
+function faultyValueWords({ path, message }: { readonly path: string; readonly message: string }): string {
+  const field = path.split('.').at(-1) ?? '';
+  if (field === 'name') return 'A name has from 1 to 120 letters.';
+  if (field === 'note') return 'A note has at most 4,000 letters.';
+  if (field === 'role') return 'A hook is called by 1 to 120 letters.';
+  return `That cannot be kept: ${field === '' ? 'the value' : field} would not be right (${message}).`;
 }

@@ -4,7 +4,7 @@ import type { WireForm } from '../parts/wire-form';
 import type { Finding } from '../lure/finding';
 import { layOut, type Layout } from '../lure/layout';
 import type { Carrier, Lure } from '../lure/lure';
-import { lacking, wireOf } from './common';
+import { lacking, onWrongWire, wireOf } from './common';
 
 const DEGREE = Math.PI / 180;
 const USUAL_WIRE_M = 0.0009;
@@ -52,7 +52,8 @@ function bent(form: WireForm): Carrier {
 function checkBait(lure: Lure): Finding[] {
   const layout = layOut(lure.build);
   const head = layout.off.find(({ item }) => item.part.kind === 'head');
-  return [...lacking(lure, layout), ...(head ? headAndBlades(layout, head.item.part.massKg, head.item.id) : [noHead])];
+  const found = [...onWrongWire(lure, 'bentWire'), ...lacking(lure, layout)];
+  return [...found, ...(head ? headAndBlades(layout, head.item.part.massKg, head.item.id) : [noHead])];
 }
 
 const noHead: Finding = { code: 'noHead', key: 'noHead', severity: 'caution', items: [], repairs: [] };

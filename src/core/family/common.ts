@@ -3,7 +3,7 @@ import { partsOfKind } from '../parts/catalogue';
 import type { Wire } from '../parts/part';
 import type { Finding } from '../lure/finding';
 import { trailingHooks, type Layout } from '../lure/layout';
-import type { Lure } from '../lure/lure';
+import type { Carrier, Lure } from '../lure/lure';
 import { deltaSeats, filmSeats, spinSeats } from '../lure/spin-seats';
 
 /** The catalogue's wire of this diameter, else its first. @throws Error when it has none at all. */
@@ -12,6 +12,13 @@ export function wireOf(diameterM: number): Wire {
   const wire = wires.find((each) => Math.abs(each.diameterM - diameterM) < 1e-6) ?? wires[0];
   if (!wire) throw new Error('wireOf: the catalogue needs at least one wire');
   return wire;
+}
+
+/** A lure of this family stands on this kind of carrier and no other. */
+export function onWrongWire({ build }: Lure, wants: Carrier['kind']): Finding[] {
+  return build.carrier.kind === wants
+    ? []
+    : [{ code: 'wrongWire', key: 'wrongWire', severity: 'fault', items: [], repairs: [], wants }];
 }
 
 /** A blade that turns, and a hook. */

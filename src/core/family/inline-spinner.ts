@@ -2,7 +2,7 @@
 import type { Finding } from '../lure/finding';
 import { layOut } from '../lure/layout';
 import { USUAL_LOOP, wireEnd, type Carrier, type Lure } from '../lure/lure';
-import { lacking, wireOf } from './common';
+import { lacking, onWrongWire, wireOf } from './common';
 
 const USUAL_WIRE_M = 0.0009;
 
@@ -24,6 +24,6 @@ export const inlineSpinner = {
         repairs: [],
       });
     }
-    return [...found, ...lacking(lure, layOut(lure.build))];
+    return [...found, ...onWrongWire(lure, 'straightWire'), ...lacking(lure, layOut(lure.build))];
   },
 };

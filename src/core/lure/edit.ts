@@ -3,7 +3,7 @@
  * undo, history, repairs and the cost of a change are all made of them.
  */
 import * as z from 'zod/mini';
-import { lengthM, shortText } from '../schema';
+import { noteText, shortText, wireLengthM } from '../schema';
 import { never } from '../never';
 import { partSchema, wireSchema } from '../parts/part';
 import { wireEndSchema } from '../parts/wire-form';
@@ -12,12 +12,17 @@ import {
   bentWireSchema,
   buildSchema,
   carrierSchema,
+  LONGEST_NOTE,
+  MOST_ENTRIES,
+  MOST_ITEMS,
+  MOST_VERSIONS,
   itemIdSchema,
   itemSchema,
   lureSchema,
   madeSchema,
   seatSchema,
   strandEntrySchema,
+  versionSchema,
   type Build,
   type Carrier,
   type Item,
@@ -25,19 +30,24 @@ import {
   type Lure,
   type StrandEntry,
 } from './lure';
+import { sizeProblem } from './size';
 import { structureProblem, type Refusal } from './structure';
 
+const versionPlace = z.int().check(z.nonnegative(), z.maximum(MOST_VERSIONS));
 const placedEntrySchema = z.strictObject({ index: z.int().check(z.nonnegative()), entry: strandEntrySchema });
 
 export const editSchema = z.discriminatedUnion('kind', [
   /** Puts items in; each entry's index is its place in the finished strand, rising. */
   z.strictObject({
     kind: z.literal('insert'),
-    items: z.array(itemSchema).check(z.minLength(1), z.maxLength(100)),
-    entries: z.array(placedEntrySchema).check(z.maxLength(200)),
+    items: z.array(itemSchema).check(z.minLength(1), z.maxLength(MOST_ITEMS)),
+    entries: z.array(placedEntrySchema).check(z.maxLength(MOST_ENTRIES)),
   }),
   /** Takes items out with all their strand entries; what hangs on them must be listed too. */
-  z.strictObject({ kind: z.literal('remove'), items: z.array(itemIdSchema).check(z.minLength(1), z.maxLength(100)) }),
+  z.strictObject({
+    kind: z.literal('remove'),
+    items: z.array(itemIdSchema).check(z.minLength(1), z.maxLength(MOST_ITEMS)),
+  }),
   /** Moves one strand entry so that it ends up at `to`. */
   z.strictObject({
     kind: z.literal('move'),
@@ -63,18 +73,22 @@ export const editSchema = z.discriminatedUnion('kind', [
       tail: z.optional(wireEndSchema),
       /** Of a straight wire only. */
       nose: z.optional(wireEndSchema),
-      freeRoomM: z.optional(lengthM),
+      freeRoomM: z.optional(wireLengthM),
       /** Of a bent wire only. */
       startRad: z.optional(bentWireSchema.def.shape.startRad),
       sections: z.optional(bentWireSchema.def.shape.sections),
-      armM: z.optional(lengthM),
+      armM: z.optional(wireLengthM),
     }),
   }),
   /** Takes another carrier in place of this one: a bought frame, or wire to bend. */
   z.strictObject({ kind: z.literal('carry'), carrier: carrierSchema }),
   z.strictObject({ kind: z.literal('rename'), name: shortText }),
-  z.strictObject({ kind: z.literal('note'), note: z.string().check(z.maxLength(4000)) }),
+  z.strictObject({ kind: z.literal('note'), note: noteText(LONGEST_NOTE) }),
   z.strictObject({ kind: z.literal('mark'), made: z.nullable(madeSchema) }),
+  /** Keeps a build under a name, so that it ends up at `at` among the versions. */
+  z.strictObject({ kind: z.literal('keepVersion'), at: versionPlace, version: versionSchema }),
+  z.strictObject({ kind: z.literal('forgetVersion'), at: versionPlace }),
+  /** All versions at once: how histories of before 2026-12 kept and forgot one. */
   z.strictObject({ kind: z.literal('versions'), versions: lureSchema.def.shape.versions }),
   /** Goes to another build whole: a version kept. */
   z.strictObject({ kind: z.literal('rebuild'), build: buildSchema }),
@@ -100,7 +114,7 @@ export function applyEdits(lure: Lure, edits: readonly Edit[]): Applied {
     current = step.lure;
     inverse.unshift(step.inverse);
   }
-  const refusal = structureProblem(current.build);
+  const refusal = structureProblem(current.build) ?? sizeProblem(current);
   return refusal ? { ok: false, refusal } : { ok: true, lure: current, inverse };
 }
 
@@ -157,6 +171,24 @@ function applyOne(lure: Lure, edit: Edit): Step {
       return { lure: { ...lure, note: edit.note }, inverse: { kind: 'note', note: lure.note } };
     case 'mark':
       return { lure: { ...lure, made: edit.made }, inverse: { kind: 'mark', made: lure.made } };
+    case 'keepVersion': {
+      const { at, version } = edit;
+      const { length } = lure.versions;
+      if (at > length) return { refusal: { code: 'noSuchVersion', index: at, length } };
+      return {
+        lure: { ...lure, versions: lure.versions.toSpliced(at, 0, version) },
+        inverse: { kind: 'forgetVersion', at },
+      };
+    }
+    case 'forgetVersion': {
+      const { at } = edit;
+      const version = lure.versions[at];
+      if (!version) return { refusal: { code: 'noSuchVersion', index: at, length: lure.versions.length } };
+      return {
+        lure: { ...lure, versions: lure.versions.toSpliced(at, 1) },
+        inverse: { kind: 'keepVersion', at, version },
+      };
+    }
     case 'versions':
       return { lure: { ...lure, versions: edit.versions }, inverse: { kind: 'versions', versions: lure.versions } };
     case 'rebuild':

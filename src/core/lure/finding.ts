@@ -1,11 +1,12 @@
 /** A finding and its repairs as coded data; the sentences are written where they are shown. */
+import type { MeasureFault } from '../parts/measure-faults';
 import type { Part } from '../parts/part';
 import type { Clearance } from './clearance';
 import type { Edit } from './edit';
 import type { Misfit } from './fit';
 import type { HookRule, RuleBreach } from './hook-rule';
 import type { RivetFixing } from './item-state';
-import type { End, ItemId } from './lure';
+import type { Carrier, End, ItemId } from './lure';
 import type { StackedPair } from './stacking';
 
 export type Severity = 'fault' | 'caution' | 'good';
@@ -102,5 +103,11 @@ export type Finding = FindingBase &
     | { readonly code: 'ruleKept'; readonly rule: HookRule }
     | { readonly code: 'endNotFormed'; readonly end: End }
     | { readonly code: 'noTurningBlade' }
+    /** A family's lure on a carrier it is never built on. */
+    | { readonly code: 'wrongWire'; readonly wants: Carrier['kind'] }
+    /** Two measures of one piece that cannot stand together; of the wire itself `items` is empty. */
+    | ({ readonly code: 'impossibleMeasure' } & MeasureFault)
+    /** A piece that weighs far more or less than its measures give. */
+    | { readonly code: 'doubtfulMass'; readonly massKg: number; readonly geometryKg: number }
     | { readonly code: 'noHook' }
   );

@@ -11,6 +11,7 @@ import { bladeFindings, type Spreads } from './checks/blades';
 import { buzzFindings } from './checks/buzz';
 import { clevisFindings } from './checks/clevises';
 import { fittingFindings } from './checks/fittings';
+import { measureFindings } from './checks/measures';
 import { ruleFindings } from './checks/rules';
 import { softFindings } from './checks/soft';
 import type { Finding, Severity } from './finding';
@@ -39,6 +40,7 @@ const ORDER: readonly Severity[] = ['fault', 'caution', 'good'];
 export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, spare: readonly Part[] = []): Finding[] {
   const layout = layOut(lure.build);
   return [
+    ...measureFindings(lure.build),
     ...bladeFindings(lure, layout, spreadsToCheck(lure, context), spare),
     ...clevisFindings(lure.build, layout, spare),
     ...fittingFindings(lure.build, layout),

@@ -5,15 +5,19 @@ import { applyEdits, editSchema, type Edit } from './edit';
 import { lureSchema, type Lure } from './lure';
 import type { Refusal } from './structure';
 
-/** How many changes can be undone. */
+/** How many changes can be undone, and how many characters they may take together. */
 export const HISTORY_LIMIT = 200;
+export const HISTORY_CHARACTERS = 16 * 1024 * 1024;
+/** Edits in one change. */
+const MOST_EDITS = 50;
+
+const editsSchema = z.array(editSchema).check(z.minLength(1), z.maxLength(MOST_EDITS));
 
 /** One change as the user meant it: `code` names it for the undo button. */
-export const changeSchema = z.strictObject({
-  code: shortText,
-  edits: z.array(editSchema).check(z.minLength(1), z.maxLength(50)),
-  inverse: z.array(editSchema).check(z.minLength(1), z.maxLength(50)),
-});
+export const changeSchema = z.strictObject({ code: shortText, edits: editsSchema, inverse: editsSchema });
+export type Change = z.infer<typeof changeSchema>;
+
+const askedSchema = z.strictObject({ code: shortText, edits: editsSchema });
 
 export const lureHistorySchema = z.strictObject({
   lure: lureSchema,
@@ -28,24 +32,28 @@ export type Deed =
   | { readonly do: 'undo' }
   | { readonly do: 'redo' };
 
+export type DeedRefusal = Refusal | { readonly code: 'nothingToDo' };
+
 export type DeedResult =
-  | { readonly ok: true; readonly history: LureHistory }
-  | { readonly ok: false; readonly refusal: Refusal | { readonly code: 'nothingToDo' } };
+  { readonly ok: true; readonly history: LureHistory } | { readonly ok: false; readonly refusal: DeedRefusal };
 
 export function startHistory(lure: Lure): LureHistory {
   return { lure, past: [], future: [] };
 }
 
-/** Does, undoes or redoes one change. On refusal the history is untouched. */
+/**
+ * Does, undoes or redoes one change. On refusal the history is untouched. What is asked is read by the same schema that
+ * reads stored lures, so that whatever is taken here can be stored, exported and read again.
+ */
 export function performDeed(history: LureHistory, deed: Deed): DeedResult {
   if (deed.do === 'change') {
-    const applied = applyEdits(history.lure, deed.edits);
+    const asked = askedSchema.safeParse({ code: deed.code, edits: deed.edits });
+    if (!asked.success) return { ok: false, refusal: whyNot(deed.edits, asked.error) };
+    const { code, edits } = asked.data;
+    const applied = applyEdits(history.lure, edits);
     if (!applied.ok) return applied;
-    const change = { code: deed.code, edits: [...deed.edits], inverse: [...applied.inverse] };
-    return {
-      ok: true,
-      history: { lure: applied.lure, past: [...history.past, change].slice(-HISTORY_LIMIT), future: [] },
-    };
+    const change: Change = { code, edits, inverse: [...applied.inverse] };
+    return { ok: true, history: { lure: applied.lure, past: recent([...history.past, change]), future: [] } };
   }
   const isUndo = deed.do === 'undo';
   const change = isUndo ? history.past.at(-1) : history.future.at(-1);
@@ -58,4 +66,33 @@ export function performDeed(history: LureHistory, deed: Deed): DeedResult {
       ? { lure: applied.lure, past: history.past.slice(0, -1), future: [...history.future, change] }
       : { lure: applied.lure, past: [...history.past, change], future: history.future.slice(0, -1) },
   };
+}
+
+function whyNot(edits: readonly Edit[], error: z.core.$ZodError): Refusal {
+  if (edits.length > MOST_EDITS) return { code: 'beyondBounds', of: 'edits', most: MOST_EDITS };
+  const [issue] = error.issues;
+  return { code: 'faultyValue', path: (issue?.path ?? []).map(String).join('.'), message: issue?.message ?? '' };
+}
+
+/** Changes never change, so each is measured once. */
+const MEASURED = new WeakMap<Change, number>();
+
+function charactersOf(change: Change): number {
+  const known = MEASURED.get(change);
+  if (known !== undefined) return known;
+  const characters = JSON.stringify(change).length;
+  MEASURED.set(change, characters);
+  return characters;
+}
+
+/** The newest changes, as many as are kept; always the last. */
+function recent(past: Change[]): Change[] {
+  let [from, characters] = [past.length, 0];
+  while (from > 0 && past.length - from < HISTORY_LIMIT) {
+    const change = past[from - 1];
+    characters += change ? charactersOf(change) : 0;
+    if (characters > HISTORY_CHARACTERS && from < past.length) break;
+    from--;
+  }
+  return past.slice(from);
 }

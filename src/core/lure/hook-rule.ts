@@ -3,7 +3,7 @@
  * said of a lure is said against the user's own entry, and the authority's current text decides.
  */
 import * as z from 'zod/mini';
-import { shortText } from '../schema';
+import { daySchema, shortText } from '../schema';
 import { stateOf } from './item-state';
 import type { Build, Item, ItemId } from './lure';
 import type { Hook } from '../parts/part';
@@ -21,7 +21,7 @@ export const hookRuleSchema = z.strictObject({
   /** Where the user read it. */
   source: shortText,
   /** The day the text was looked at. */
-  onDay: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, 'a day like 2031-09-14')),
+  onDay: daySchema,
 });
 export type HookRule = z.infer<typeof hookRuleSchema>;
 

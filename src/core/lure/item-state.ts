@@ -1,6 +1,6 @@
 /** What a builder's hand does to one piece: each kind of part has its own state, or none. */
 import * as z from 'zod/mini';
-import { lengthM, positiveLengthM } from '../schema';
+import { partLengthM, wireLengthM } from '../schema';
 import type { Part, PartKind } from '../parts/part';
 
 /** How far the lobes of a film blade are folded back from flat, rad. */
@@ -16,7 +16,7 @@ export const stateSchema = z.discriminatedUnion('of', [
   /** `pinched`: the barb was pressed flat. */
   z.strictObject({ of: z.literal('hook'), pinched: z.boolean() }),
   /** Shrink tube: the length to cut, when the builder sets it; null takes the length worked out. */
-  z.strictObject({ of: z.literal('tube'), cutLengthM: z.nullable(positiveLengthM) }),
+  z.strictObject({ of: z.literal('tube'), cutLengthM: z.nullable(partLengthM) }),
   z.strictObject({ of: z.literal('swivel'), condition: z.enum(SWIVEL_CONDITIONS) }),
   /** `collarAt`: how far along its strands the collar sits, from the end that lies to the nose. */
   z.strictObject({
@@ -27,7 +27,7 @@ export const stateSchema = z.discriminatedUnion('of', [
   /** `cutM`: taken off its head end. `crookedRad`: how far from dead straight it is threaded. */
   z.strictObject({
     of: z.literal('trailer'),
-    cutM: lengthM,
+    cutM: wireLengthM,
     rounded: z.boolean(),
     crookedRad: z.number().check(z.nonnegative(), z.maximum(1)),
   }),

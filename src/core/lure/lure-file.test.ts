@@ -50,7 +50,7 @@ describe('the lure file', () => {
       'impossibleLure',
       /cannot be built.*leg/,
     ],
-    ['too large', `${good}${' '.repeat(LURE_FILE_MAX_BYTES)}`, 'tooLarge', /at most 5 MB/],
+    ['too large', `${good}${' '.repeat(LURE_FILE_MAX_BYTES)}`, 'tooLarge', /at most 32 MB/],
   ];
   it.each(faulty)('%s is refused and the first fault named', (_, text, code, words) => {
     const reading = readLureFile(text);

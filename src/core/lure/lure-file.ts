@@ -5,13 +5,15 @@
 import * as z from 'zod/mini';
 import '../schema';
 import { lureSchema, type Lure } from './lure';
-import { addItemStates, oneStatePerItem } from './migrate';
-import { structureProblem, type Refusal } from './structure';
+import { LURE_VERSION, migrateLure } from './migrate';
+import { plainDataProblem, type PlainDataProblem } from '../plain-data';
+import { lureProblem } from './lure-problem';
+import type { Refusal } from './structure';
 
 export const LURE_FILE_FORMAT = 'mazurka-lure';
-export const LURE_FILE_VERSION = 3;
-/** A lure of hundreds of parts is a few hundred kilobytes. */
-export const LURE_FILE_MAX_BYTES = 5 * 1024 * 1024;
+export const LURE_FILE_VERSION = LURE_VERSION;
+/** Above the largest lure that can come about: see MOST_LURE_CHARACTERS. */
+export const LURE_FILE_MAX_BYTES = 32 * 1024 * 1024;
 
 export const lureFileSchema = z.strictObject({
   format: z.literal(LURE_FILE_FORMAT),
@@ -24,17 +26,12 @@ export type LureFileProblem =
   | { readonly code: 'notJson'; readonly message: string }
   | { readonly code: 'notALureFile' }
   | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
+  | PlainDataProblem
   | { readonly code: 'faultyField'; readonly path: string; readonly message: string }
   | { readonly code: 'impossibleLure'; readonly refusal: Refusal };
 
 export type LureFileReading =
   { readonly ok: true; readonly lure: Lure } | { readonly ok: false; readonly problem: LureFileProblem };
-
-/** Consecutive steps: MIGRATIONS[n] turns a version n file into version n + 1. */
-const MIGRATIONS: Readonly<Record<number, (file: Record<string, unknown>) => Record<string, unknown>>> = {
-  1: (file) => ({ ...file, version: 2, lure: addItemStates(file.lure) }),
-  2: (file) => ({ ...file, version: 3, lure: oneStatePerItem(file.lure) }),
-};
 
 /** The file's text: items sorted by id, two spaces, so that the same lure always gives the same file. */
 export function writeLureFile(lure: Lure): string {
@@ -63,15 +60,16 @@ export function readLureFile(text: string): LureFileReading {
   } catch (error) {
     return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
   }
-  const head = z.object({ format: z.literal(LURE_FILE_FORMAT), version: z.int().check(z.positive()) }).safeParse(raw);
+  const shape = plainDataProblem(raw);
+  if (shape) return refuse(shape);
+  const head = headSchema.safeParse(raw);
   if (!head.success) return refuse({ code: 'notALureFile' });
 
-  let file = raw as Record<string, unknown>;
-  let { version } = head.data;
+  const { version, lure: found } = head.data;
   if (version > LURE_FILE_VERSION) return refuse({ code: 'fromTheFuture', version, known: LURE_FILE_VERSION });
-  for (; version < LURE_FILE_VERSION; version++) file = MIGRATIONS[version]?.(file) ?? file;
+  const migrated = { ...(raw as object), version: LURE_FILE_VERSION, lure: migrateLure(found, version) };
 
-  const parsed = lureFileSchema.safeParse(file);
+  const parsed = lureFileSchema.safeParse(migrated);
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
     return refuse({
@@ -81,10 +79,15 @@ export function readLureFile(text: string): LureFileReading {
     });
   }
   const { lure } = parsed.data;
-  const builds = [lure.build, ...(lure.made ? [lure.made.build] : []), ...lure.versions.map(({ build }) => build)];
-  const refusal = builds.map(structureProblem).find((problem) => problem !== null);
+  const refusal = lureProblem(lure);
   return refusal ? refuse({ code: 'impossibleLure', refusal }) : { ok: true, lure };
 }
+
+const headSchema = z.object({
+  format: z.literal(LURE_FILE_FORMAT),
+  version: z.int().check(z.positive()),
+  lure: z.optional(z.unknown()),
+});
 
 function refuse(problem: LureFileProblem): LureFileReading {
   return { ok: false, problem };

@@ -5,7 +5,7 @@
  * can be stacked interleaved or nested and a bead can sit inside one.
  */
 import * as z from 'zod/mini';
-import { lengthM, shortText } from '../schema';
+import { daySchema, noteText, shortText, wireLengthM } from '../schema';
 import { partIdSchema, partSchema, wireSchema } from '../parts/part';
 import { wireEndSchema, wireFormSchema, type WireEnd } from '../parts/wire-form';
 import { stateSchema } from './item-state';
@@ -71,7 +71,7 @@ export const straightWireSchema = z.strictObject({
   wire: wireSchema,
   nose: wireEndSchema,
   tail: wireEndSchema,
-  freeRoomM: lengthM,
+  freeRoomM: wireLengthM,
 });
 
 /** A bent wire: its nose is cast in a head, its arm carries the strand. */
@@ -92,10 +92,18 @@ export function wireEnd(carrier: Carrier, end: End): WireEnd {
   return end === 'tail' ? carrier.tail : carrier.kind === 'straightWire' ? carrier.nose : { form: 'plain' };
 }
 
+/** What a build and a lure hold at most. `structureProblem` and `applyEdits` hold every change against these. */
+export const MOST_ITEMS = 500;
+export const MOST_ENTRIES = 200;
+export const MOST_VERSIONS = 40;
+/** Rings on rings: how many pieces hang one on another. */
+export const DEEPEST = 40;
+export const LONGEST_NOTE = 4000;
+
 export const buildSchema = z.strictObject({
   carrier: carrierSchema,
   items: z.record(itemIdSchema, itemSchema),
-  strand: z.array(strandEntrySchema).check(z.maxLength(200)),
+  strand: z.array(strandEntrySchema).check(z.maxLength(MOST_ENTRIES)),
 });
 export type Build = z.infer<typeof buildSchema>;
 
@@ -105,7 +113,7 @@ export type Family = z.infer<typeof familySchema>;
 
 /** Until a lure is marked made its loops are open in the mind: a design. Then `build` is what lies on the bench. */
 export const madeSchema = z.strictObject({
-  onDay: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, 'a day like 2031-09-14')),
+  onDay: daySchema,
   build: buildSchema,
 });
 
@@ -116,10 +124,10 @@ export const lureSchema = z.strictObject({
   id: lureIdSchema,
   name: shortText,
   family: familySchema,
-  note: z.string().check(z.maxLength(4000)),
+  note: noteText(LONGEST_NOTE),
   build: buildSchema,
   made: z.nullable(madeSchema),
-  versions: z.array(versionSchema).check(z.maxLength(40)),
+  versions: z.array(versionSchema).check(z.maxLength(MOST_VERSIONS)),
 });
 export type Lure = z.infer<typeof lureSchema>;
 

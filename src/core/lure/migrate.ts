@@ -1,10 +1,27 @@
-/** Steps from older shapes of a lure to the present one, on data that has not been checked yet. */
+/**
+ * Steps from older shapes of a lure to the present one, on data that has not been checked yet: `plainDataProblem` must have
+ * found nothing in it. A step never throws; what does not look like what it knows is left as it is, and the schema that
+ * reads the result names what is wrong with it.
+ */
+
+/** The present shape of a lure, wherever it stands: in a file, a record of the browser's storage, a backup. */
+export const LURE_VERSION = 3;
+
+/** Consecutive steps: STEPS[n] turns data of version n into version n + 1. */
+const STEPS: Readonly<Record<number, (value: unknown) => unknown>> = { 1: addItemStates, 2: oneStatePerItem };
+
+/** A lure, or a history of one, of an older version in the present shape. Not checked: the schema does that. */
+export function migrateLure(value: unknown, fromVersion: number): unknown {
+  let migrated = value;
+  for (let version = fromVersion; version < LURE_VERSION; version++) migrated = STEPS[version]?.(migrated) ?? migrated;
+  return migrated;
+}
 
 /**
  * Version 1 to 2: every item gained `foldRad` and `pinched`. Items stand in builds, in made builds and in the edits of a
  * history, so whatever looks like an item is taken for one; anything else is left as it is.
  */
-export function addItemStates(value: unknown): unknown {
+function addItemStates(value: unknown): unknown {
   return mapObjects(value, (kept) => {
     const isItem = 'seat' in kept && 'part' in kept && 'role' in kept && 'cutLengthM' in kept;
     return isItem ? { foldRad: null, pinched: false, ...kept } : kept;
@@ -12,21 +29,22 @@ export function addItemStates(value: unknown): unknown {
 }
 
 /** Version 2 to 3: what was done to an item stands in one `state` by kind, also in the edits of a history; a lure has `versions`. */
-export function oneStatePerItem(value: unknown): unknown {
+function oneStatePerItem(value: unknown): unknown {
   return dropEmptyAdjusts(
     mapObjects(value, (kept) => {
       if ('seat' in kept && 'part' in kept && 'cutLengthM' in kept) {
         const { cutLengthM, foldRad, pinched, ...rest } = kept;
-        return { ...rest, state: stateFrom((kept.part as { kind?: unknown }).kind, { cutLengthM, foldRad, pinched }) };
+        return { ...rest, state: stateFrom(asObject(kept.part)?.kind, { cutLengthM, foldRad, pinched }) };
       }
-      if (kept.kind === 'adjust' && typeof kept.changes === 'object' && kept.changes !== null) {
-        const { cutLengthM, foldRad, pinched, ...changes } = kept.changes as Record<string, unknown>;
+      const set = kept.kind === 'adjust' ? asObject(kept.changes) : null;
+      if (set) {
+        const { cutLengthM, foldRad, pinched, ...changes } = set;
         const state =
           foldRad !== undefined && foldRad !== null
             ? { of: 'film', foldRad }
             : pinched !== undefined
               ? { of: 'hook', pinched }
-              : cutLengthM !== undefined && String(kept.item).startsWith('shrinkTube-')
+              : cutLengthM !== undefined && typeof kept.item === 'string' && kept.item.startsWith('shrinkTube-')
                 ? { of: 'tube', cutLengthM }
                 : null;
         return { ...kept, changes: state ? { ...changes, state } : changes };
@@ -54,25 +72,39 @@ function stateFrom(kind: unknown, old: { cutLengthM: unknown; foldRad: unknown; 
 
 /** An edit that set only what no longer is has nothing left to say; a change of nothing but such is no change. */
 function dropEmptyAdjusts(value: unknown): unknown {
+  const isSomething = (edit: unknown) => {
+    const known = asObject(edit);
+    const changes = asObject(known?.changes);
+    return known?.kind !== 'adjust' || changes === null || Object.keys(changes).length > 0;
+  };
+  const hasEdits = (change: unknown) => {
+    const edits = asObject(change)?.edits;
+    return !Array.isArray(edits) || edits.length > 0;
+  };
   return mapObjects(value, (kept) => {
-    const isSomething = (edit: unknown) => {
-      const { kind, changes } = edit as { kind?: unknown; changes?: object };
-      return kind !== 'adjust' || Object.keys(changes ?? {}).length > 0;
-    };
-    const prune = (key: string) => (Array.isArray(kept[key]) ? { [key]: kept[key].filter(isSomething) } : {});
-    const pruned: Record<string, unknown> = { ...kept, ...prune('edits'), ...prune('inverse') };
+    const pruned = { ...kept };
+    for (const key of ['edits', 'inverse']) {
+      const edits = kept[key];
+      if (Array.isArray(edits)) pruned[key] = edits.filter(isSomething);
+    }
     for (const key of ['past', 'future']) {
-      const changes = pruned[key];
-      if (!Array.isArray(changes)) continue;
-      pruned[key] = changes.filter((each: { edits?: unknown[] }) => each.edits === undefined || each.edits.length > 0);
+      const changes = kept[key];
+      if (Array.isArray(changes)) pruned[key] = changes.filter(hasEdits);
     }
     return pruned;
   });
 }
 
+type Loose = Record<string, unknown>;
+
+function asObject(value: unknown): Loose | null {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Loose) : null;
+}
+
 /** Every object in a tree of plain data, the innermost first. */
-function mapObjects(value: unknown, map: (kept: Record<string, unknown>) => Record<string, unknown>): unknown {
+function mapObjects(value: unknown, map: (kept: Loose) => Loose): unknown {
   if (Array.isArray(value)) return value.map((each) => mapObjects(each, map));
-  if (typeof value !== 'object' || value === null) return value;
-  return map(Object.fromEntries(Object.entries(value).map(([key, each]) => [key, mapObjects(each, map)])));
+  const kept = asObject(value);
+  if (!kept) return value;
+  return map(Object.fromEntries(Object.entries(kept).map(([key, each]) => [key, mapObjects(each, map)])));
 }

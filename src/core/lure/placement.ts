@@ -11,6 +11,20 @@ export type Placement =
   | { readonly put: 'thread'; readonly index: number }
   | { readonly put: 'seat'; readonly seat: Exclude<Seat, { on: 'strand' }> };
 
+/** False when the piece a place was named by is no longer on the lure, or the string is shorter now. */
+export function placeStands(build: Build, placement: Placement): boolean {
+  switch (placement.put) {
+    case 'swap':
+      return Object.hasOwn(build.items, placement.item);
+    case 'wire':
+      return true;
+    case 'thread':
+      return placement.index <= build.strand.length;
+    case 'seat':
+      return placement.seat.on !== 'item' || Object.hasOwn(build.items, placement.seat.item);
+  }
+}
+
 /** The part that stands in the place now; null where there is none. */
 export function partInPlace(build: Build, placement: Placement): Part | null {
   switch (placement.put) {

@@ -6,6 +6,9 @@ import type { Section } from '../parts/wire-form';
 import { usualState } from './item-state';
 import {
   childrenOf,
+  DEEPEST,
+  MOST_ENTRIES,
+  MOST_ITEMS,
   type Build,
   type Carrier,
   type End,
@@ -38,7 +41,15 @@ export type Refusal =
   | { readonly code: 'hookWithoutRole'; readonly item: ItemId }
   | { readonly code: 'wrongState'; readonly item: ItemId; readonly kind: PartKind }
   | { readonly code: 'notOfThisWire'; readonly field: string; readonly carrier: Carrier['kind'] }
+  /** More than the lure's own file takes. */
+  | { readonly code: 'beyondBounds'; readonly of: Bounded; readonly most: number }
+  /** A value that the lure's own file does not take: where it stands in the change, and what would be right. */
+  | { readonly code: 'faultyValue'; readonly path: string; readonly message: string }
+  | { readonly code: 'noSuchVersion'; readonly index: number; readonly length: number }
   | { readonly code: 'swapKind'; readonly item: ItemId; readonly from: PartKind; readonly to: PartKind };
+
+/** What a lure can have too much of. */
+export type Bounded = 'versions' | 'items' | 'entries' | 'depth' | 'data' | 'edits';
 
 const THREADABLE: ReadonlySet<PartKind> = new Set([
   'clevis',
@@ -114,6 +125,8 @@ export function isTie(section: Section): boolean {
 
 /** The first reason why this build cannot exist, or null. */
 export function structureProblem(build: Build): Refusal | null {
+  if (Object.keys(build.items).length > MOST_ITEMS) return { code: 'beyondBounds', of: 'items', most: MOST_ITEMS };
+  if (build.strand.length > MOST_ENTRIES) return { code: 'beyondBounds', of: 'entries', most: MOST_ENTRIES };
   for (const [key, item] of Object.entries(build.items)) {
     if (key !== item.id) return { code: 'idMismatch', item: key };
     const problem = seatProblem(build, item);
@@ -144,6 +157,7 @@ function seatProblem(build: Build, item: Item): Refusal | null {
   const seen = new Set<string>([item.id]);
   for (let above: Item | undefined = parent; above;) {
     if (seen.has(above.id)) return { code: 'hangsOnItself', item: item.id };
+    if (seen.size > DEEPEST) return { code: 'beyondBounds', of: 'depth', most: DEEPEST };
     seen.add(above.id);
     above = above.seat.on === 'item' ? build.items[above.seat.item] : undefined;
   }

@@ -1,10 +1,12 @@
 /** One lure being made: which build, how far, what was noted. Kept after every step, so that nothing of it is lost. */
 import * as z from 'zod/mini';
-import { shortText } from '../schema';
-import { buildSchema, itemIdSchema, lureIdSchema, madeSchema, type Lure } from '../lure/lure';
+import { daySchema, noteText, shortText } from '../schema';
+import { buildSchema, itemIdSchema, lureIdSchema, type Lure } from '../lure/lure';
 import { CLOSING } from './closing-checks';
 
 const stepName = z.string().check(z.minLength(1), z.maxLength(4000));
+/** Letters in the note of one step. */
+const MOST_NOTE = 2000;
 
 export const runSchema = z.strictObject({
   id: z.string().check(z.regex(/^run-[a-z0-9-]+$/, 'a run id like run-12ab'), z.maxLength(60)),
@@ -17,7 +19,7 @@ export const runSchema = z.strictObject({
   /** The step that is looked at; null before the first. */
   at: z.nullable(stepName),
   done: z.array(stepName).check(z.maxLength(600)),
-  notes: z.record(stepName, z.string().check(z.maxLength(2000))),
+  notes: z.record(stepName, noteText(MOST_NOTE)),
   spoiled: z
     .array(
       z.strictObject({
@@ -33,7 +35,7 @@ export const runSchema = z.strictObject({
   checks: z.partialRecord(z.enum(CLOSING), z.enum(['good', 'wrong'])),
   /** Given when it is finished; every piece has its own. */
   number: z.nullable(z.int().check(z.positive())),
-  madeOn: z.nullable(madeSchema.def.shape.onDay),
+  madeOn: z.nullable(daySchema),
 });
 export type Run = z.infer<typeof runSchema>;
 

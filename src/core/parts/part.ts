@@ -3,7 +3,16 @@
  * a trade number is only a maker's label and never enters the arithmetic.
  */
 import * as z from 'zod/mini';
-import { hexColour, lengthM, positiveLengthM, shortText } from '../schema';
+import {
+  hexColour,
+  labelText,
+  partLengthM,
+  partLengthOrNoneM,
+  partMassKg,
+  shortText,
+  stockLengthM,
+  thicknessM,
+} from '../schema';
 import { BLADE_PATTERNS } from './blade-pattern';
 import { MATERIAL_IDS } from './material';
 import { wireFormSchema } from './wire-form';
@@ -28,18 +37,18 @@ const common = {
   name: shortText,
   maker: shortText,
   /** What the maker calls the size; null where parts of the kind are sold by measure. */
-  label: z.nullable(z.string().check(z.maxLength(20))),
+  label: z.nullable(labelText),
   material: z.enum(MATERIAL_IDS),
   finish: finishSchema,
-  massKg: z.number().check(z.positive(), z.maximum(1)),
+  massKg: partMassKg,
 };
 
 /** Straight wire sold in lengths; the mass is that of one stock length. */
 export const wireSchema = z.strictObject({
   kind: z.literal('wire'),
   ...common,
-  diameterM: positiveLengthM,
-  stockLengthM: positiveLengthM,
+  diameterM: thicknessM,
+  stockLengthM,
 });
 
 /** Two legs on the axle, a lobe that carries the blade. The blade can be changed later only on a quick-change clevis. */
@@ -48,15 +57,15 @@ export const clevisSchema = z.strictObject({
   ...common,
   style: z.enum(['folded', 'stirrup', 'quickChange']),
   /** Thickness of each leg along the axle. */
-  legThicknessM: positiveLengthM,
+  legThicknessM: thicknessM,
   /** Clear distance between the legs along the axle. */
-  legGapM: positiveLengthM,
+  legGapM: partLengthM,
   /** Hole of each leg. */
-  boreM: positiveLengthM,
+  boreM: partLengthM,
   /** Axle to where the blade's hole hangs. */
-  dropM: positiveLengthM,
+  dropM: partLengthM,
   /** Thickness of what passes through the blade's hole. */
-  lobeThicknessM: positiveLengthM,
+  lobeThicknessM: thicknessM,
 });
 
 /** A blade; `finish` is the front (the outside of the cup), `backFinish` the hollow. Mass is the blade's own. */
@@ -64,13 +73,13 @@ export const bladeSchema = z.strictObject({
   kind: z.literal('blade'),
   ...common,
   pattern: z.enum(BLADE_PATTERNS),
-  lengthM: positiveLengthM,
-  widthM: positiveLengthM,
-  thicknessM: positiveLengthM,
-  cupDepthM: lengthM,
+  lengthM: partLengthM,
+  widthM: partLengthM,
+  thicknessM,
+  cupDepthM: partLengthOrNoneM,
   /** Root end to the centre of the hole. */
-  holeOffsetM: positiveLengthM,
-  holeDiameterM: positiveLengthM,
+  holeOffsetM: partLengthM,
+  holeDiameterM: partLengthM,
   texture: z.enum(['smooth', 'hammered']),
   backFinish: finishSchema,
 });
@@ -80,22 +89,22 @@ export const filmBladeSchema = z.strictObject({
   kind: z.literal('filmBlade'),
   ...common,
   /** Tip to tip, lying flat. */
-  spanM: positiveLengthM,
-  widthM: positiveLengthM,
-  thicknessM: positiveLengthM,
-  boreM: positiveLengthM,
+  spanM: partLengthM,
+  widthM: partLengthM,
+  thicknessM,
+  boreM: partLengthM,
 });
 
-const bored = { lengthM: positiveLengthM, boreM: positiveLengthM };
+const bored = { lengthM: partLengthM, boreM: partLengthM };
 
 export const beadSchema = z.strictObject({
   kind: z.literal('bead'),
   ...common,
   ...bored,
   shape: z.enum(['round', 'faceted', 'disc']),
-  diameterM: positiveLengthM,
+  diameterM: partLengthM,
   /** Wall of a hollow metal bead; null when solid. */
-  wallM: z.nullable(positiveLengthM),
+  wallM: z.nullable(thicknessM),
 });
 
 /** A tube on the wire: the bearing a bell rides on, or a spacer. */
@@ -103,7 +112,7 @@ export const sleeveSchema = z.strictObject({
   kind: z.literal('sleeve'),
   ...common,
   ...bored,
-  diameterM: positiveLengthM,
+  diameterM: partLengthM,
 });
 
 /** A hollow bell: closed and bored at its neck, open at its mouth. */
@@ -111,9 +120,9 @@ export const bellSchema = z.strictObject({
   kind: z.literal('bell'),
   ...common,
   ...bored,
-  neckDiameterM: positiveLengthM,
-  mouthDiameterM: positiveLengthM,
-  wallM: positiveLengthM,
+  neckDiameterM: partLengthM,
+  mouthDiameterM: partLengthM,
+  wallM: thicknessM,
 });
 
 /** A solid turned piece that knocks against a bell. */
@@ -121,7 +130,7 @@ export const strikerSchema = z.strictObject({
   kind: z.literal('striker'),
   ...common,
   ...bored,
-  diameterM: positiveLengthM,
+  diameterM: partLengthM,
 });
 
 /** A domed cup that sits over the end of its neighbour by `nestDepthM`. */
@@ -129,9 +138,9 @@ export const capSchema = z.strictObject({
   kind: z.literal('cap'),
   ...common,
   ...bored,
-  diameterM: positiveLengthM,
-  wallM: positiveLengthM,
-  nestDepthM: lengthM,
+  diameterM: partLengthM,
+  wallM: thicknessM,
+  nestDepthM: partLengthOrNoneM,
 });
 
 export const weightSchema = z.strictObject({
@@ -139,7 +148,7 @@ export const weightSchema = z.strictObject({
   ...common,
   ...bored,
   shape: z.enum(['barrel', 'egg', 'cylinder', 'teardrop']),
-  diameterM: positiveLengthM,
+  diameterM: partLengthM,
 });
 
 /** Hair, feather or chenille tied down with thread: a band of `bandLengthM` and fibres trailing from it. */
@@ -147,13 +156,13 @@ export const dressingSchema = z.strictObject({
   kind: z.literal('dressing'),
   ...common,
   style: z.enum(['hair', 'feather', 'chenille']),
-  bandLengthM: positiveLengthM,
+  bandLengthM: partLengthM,
   /** From the front of the band to the fibre tips. */
-  fibreLengthM: positiveLengthM,
+  fibreLengthM: partLengthM,
   /** Thickness of the bundle where it is fullest. */
-  bulkM: positiveLengthM,
+  bulkM: partLengthM,
   /** Thickness of the bundle pressed flat under the thread: what its mass comes from. */
-  coreM: positiveLengthM,
+  coreM: partLengthM,
   threadHex: hexColour,
 });
 
@@ -161,20 +170,20 @@ export const dressingSchema = z.strictObject({
 export const splitRingSchema = z.strictObject({
   kind: z.literal('splitRing'),
   ...common,
-  outerDiameterM: positiveLengthM,
-  wireDiameterM: positiveLengthM,
+  outerDiameterM: partLengthM,
+  wireDiameterM: thicknessM,
 });
 
 export const hookSchema = z.strictObject({
   kind: z.literal('hook'),
   ...common,
   points: z.union([z.literal(1), z.literal(3)]),
-  wireDiameterM: positiveLengthM,
+  wireDiameterM: thicknessM,
   /** Front of the eye to the back of the bend. */
-  lengthM: positiveLengthM,
+  lengthM: partLengthM,
   /** Point to shank. */
-  gapM: positiveLengthM,
-  eyeInnerDiameterM: positiveLengthM,
+  gapM: partLengthM,
+  eyeInnerDiameterM: partLengthM,
   eye: z.enum(['closed', 'open']),
   barb: z.boolean(),
 });
@@ -183,10 +192,10 @@ export const hookSchema = z.strictObject({
 export const shrinkTubeSchema = z.strictObject({
   kind: z.literal('shrinkTube'),
   ...common,
-  suppliedBoreM: positiveLengthM,
-  recoveredBoreM: positiveLengthM,
-  suppliedWallM: positiveLengthM,
-  stockLengthM: positiveLengthM,
+  suppliedBoreM: partLengthM,
+  recoveredBoreM: partLengthM,
+  suppliedWallM: thicknessM,
+  stockLengthM,
   /** Share of its length that the tube loses when it shrinks. */
   lengthwiseShrink: z.number().check(z.minimum(0), z.maximum(0.3)),
 });
@@ -197,15 +206,15 @@ export const headSchema = z.strictObject({
   ...common,
   shape: z.enum(HEAD_SHAPES),
   /** Nose to the start of the collar. */
-  lengthM: positiveLengthM,
-  heightM: positiveLengthM,
-  widthM: positiveLengthM,
-  collarDiameterM: positiveLengthM,
-  collarLengthM: positiveLengthM,
+  lengthM: partLengthM,
+  heightM: partLengthM,
+  widthM: partLengthM,
+  collarDiameterM: partLengthM,
+  collarLengthM: partLengthM,
   /** Nose to where the wire comes out. */
-  wireAtM: lengthM,
+  wireAtM: partLengthOrNoneM,
   /** Nose to the front of the hook's eye, inside the metal. */
-  hookAtM: lengthM,
+  hookAtM: partLengthOrNoneM,
 });
 
 /** Two eyes that turn against each other. */
@@ -214,10 +223,10 @@ export const swivelSchema = z.strictObject({
   ...common,
   style: z.enum(['barrel', 'crane', 'roller', 'ballBearing']),
   /** Eye to eye, outside. */
-  lengthM: positiveLengthM,
-  barrelDiameterM: positiveLengthM,
-  eyeInnerDiameterM: positiveLengthM,
-  eyeWireM: positiveLengthM,
+  lengthM: partLengthM,
+  barrelDiameterM: partLengthM,
+  eyeInnerDiameterM: partLengthM,
+  eyeWireM: thicknessM,
 });
 
 /** A buzz blade: lobes cut from sheet and twisted, its two ears threaded on the wire. Driving a screw, a left-hand one turns left. */
@@ -227,11 +236,11 @@ export const deltaBladeSchema = z.strictObject({
   lobes: z.union([z.literal(2), z.literal(3), z.literal(4)]),
   hand: z.enum(['left', 'right']),
   /** Circle its tips run on. */
-  spanM: positiveLengthM,
+  spanM: partLengthM,
   /** Front ear to rear ear along the wire. */
-  lengthM: positiveLengthM,
-  thicknessM: positiveLengthM,
-  boreM: positiveLengthM,
+  lengthM: partLengthM,
+  thicknessM,
+  boreM: partLengthM,
 });
 
 /** A flanged tube that stops a buzz blade and that it rubs on. */
@@ -239,8 +248,8 @@ export const rivetSchema = z.strictObject({
   kind: z.literal('rivet'),
   ...common,
   ...bored,
-  diameterM: positiveLengthM,
-  flangeDiameterM: positiveLengthM,
+  diameterM: partLengthM,
+  flangeDiameterM: partLengthM,
 });
 
 /** What holds a skirt: a band for layers of strips, or one piece with its strands moulded on. */
@@ -249,11 +258,11 @@ export const skirtSchema = z.strictObject({
   ...common,
   style: z.enum(['banded', 'onePiece']),
   /** Inside when not stretched. */
-  boreM: positiveLengthM,
-  collarLengthM: positiveLengthM,
-  collarDiameterM: positiveLengthM,
+  boreM: partLengthM,
+  collarLengthM: partLengthM,
+  collarDiameterM: partLengthM,
   /** Of a one-piece skirt; null for a band. */
-  strands: z.nullable(z.strictObject({ count: z.int().check(z.positive(), z.maximum(300)), lengthM: positiveLengthM })),
+  strands: z.nullable(z.strictObject({ count: z.int().check(z.positive(), z.maximum(300)), lengthM: partLengthM })),
 });
 
 /** One layer for a banded skirt: a strip slit into strands, pulled through the band. */
@@ -261,9 +270,9 @@ export const skirtLayerSchema = z.strictObject({
   kind: z.literal('skirtLayer'),
   ...common,
   strands: z.int().check(z.positive(), z.maximum(80)),
-  lengthM: positiveLengthM,
-  strandWidthM: positiveLengthM,
-  strandThicknessM: positiveLengthM,
+  lengthM: partLengthM,
+  strandWidthM: thicknessM,
+  strandThicknessM: thicknessM,
   /** The colour of flakes or bars in it; null when plain. */
   accentHex: z.nullable(hexColour),
 });
@@ -273,11 +282,11 @@ export const trailerSchema = z.strictObject({
   kind: z.literal('trailer'),
   ...common,
   style: z.enum(TRAILER_STYLES),
-  lengthM: positiveLengthM,
+  lengthM: partLengthM,
   /** Height and width of the body at its head. */
-  bodyM: positiveLengthM,
+  bodyM: partLengthM,
   /** From its head to where the part that kicks begins. */
-  kicksFromM: positiveLengthM,
+  kicksFromM: partLengthM,
   head: z.enum(['blunt', 'pointed']),
 });
 
@@ -285,19 +294,19 @@ export const trailerSchema = z.strictObject({
 export const keeperSchema = z.strictObject({
   kind: z.literal('keeper'),
   ...common,
-  wireDiameterM: positiveLengthM,
+  wireDiameterM: thicknessM,
   /** Length of the leg that lies on the shank. */
-  legM: positiveLengthM,
+  legM: partLengthM,
   /** How far its barb stands off the shank. */
-  standM: positiveLengthM,
+  standM: partLengthM,
 });
 
 /** Soft wire sold in lengths, for locking a skirt or lashing a keeper; the mass is that of one stock length. */
 export const softWireSchema = z.strictObject({
   kind: z.literal('softWire'),
   ...common,
-  diameterM: positiveLengthM,
-  stockLengthM: positiveLengthM,
+  diameterM: thicknessM,
+  stockLengthM,
 });
 
 /** A weighted body on a wire of its own with an eye at each end: the second piece of a spinner in two pieces. */
@@ -306,12 +315,12 @@ export const bodySchema = z.strictObject({
   ...common,
   shape: z.enum(['barrel', 'egg', 'teardrop']),
   /** Front of the front eye to the back of the rear eye. */
-  lengthM: positiveLengthM,
+  lengthM: partLengthM,
   /** Length and thickness of the metal between the eyes. */
-  metalLengthM: positiveLengthM,
-  diameterM: positiveLengthM,
-  wireDiameterM: positiveLengthM,
-  eyeInnerDiameterM: positiveLengthM,
+  metalLengthM: partLengthM,
+  diameterM: partLengthM,
+  wireDiameterM: thicknessM,
+  eyeInnerDiameterM: partLengthM,
 });
 
 /** A bought frame: its wire formed, its head cast on with the hook in it, its end loop still open. */

@@ -4,13 +4,14 @@
  */
 import * as z from 'zod/mini';
 import '../schema';
+import { plainDataProblem, type PlainDataProblem } from '../plain-data';
 import { partSchema, type Part } from './part';
 
 export const PARTS_FILE_FORMAT = 'mazurka-parts';
 export const PARTS_FILE_VERSION = 1;
 /** A part is about 500 bytes; a wholesaler's list of 20,000 is about 10 MB. */
-export const PARTS_FILE_MAX_BYTES = 24 * 1024 * 1024;
-const MOST_PARTS = 50_000;
+export const PARTS_FILE_MAX_BYTES = 96 * 1024 * 1024;
+export const MOST_PARTS = 50_000;
 
 const partsFileSchema = z.strictObject({
   format: z.literal(PARTS_FILE_FORMAT),
@@ -22,6 +23,7 @@ export type PartsFileProblem =
   | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
   | { readonly code: 'notJson'; readonly message: string }
   | { readonly code: 'notAPartsFile' }
+  | PlainDataProblem
   | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
   | { readonly code: 'faultyField'; readonly path: string; readonly message: string };
 
@@ -51,6 +53,8 @@ export function readPartsFile(text: string): PartsFileReading {
   } catch (error) {
     return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
   }
+  const shape = plainDataProblem(raw);
+  if (shape) return refuse(shape);
   const head = headSchema.safeParse(raw);
   if (!head.success) return refuse({ code: 'notAPartsFile' });
   const { version } = head.data;

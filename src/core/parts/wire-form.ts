@@ -7,27 +7,27 @@
  * of that plane stands beside it as `sideRad`, to the far side of that view.
  */
 import * as z from 'zod/mini';
-import { lengthM, positiveLengthM } from '../schema';
+import { partLengthM, wireLengthM } from '../schema';
 
 const angleRad = z.number().check(z.minimum(-2 * Math.PI), z.maximum(2 * Math.PI));
 const sideRad = z.number().check(z.minimum(-Math.PI / 2), z.maximum(Math.PI / 2));
 
 export const sectionSchema = z.discriminatedUnion('section', [
-  z.strictObject({ section: z.literal('straight'), lengthM }),
+  z.strictObject({ section: z.literal('straight'), lengthM: wireLengthM }),
   z.strictObject({
     section: z.literal('bend'),
     angleRad,
     /** How far it is twisted out of the plane. A bend as it should be has 0. */
     sideRad,
     /** Inside radius, m. */
-    insideRadiusM: positiveLengthM,
+    insideRadiusM: partLengthM,
     /** The line is tied in this bend. */
     isTie: z.boolean(),
   }),
   /** A closed line tie: whole turns of wire, after which the heading is as before. */
   z.strictObject({
     section: z.literal('coil'),
-    insideDiameterM: positiveLengthM,
+    insideDiameterM: partLengthM,
     turns: z.int().check(z.minimum(1), z.maximum(4)),
   }),
 ]);
@@ -37,16 +37,16 @@ export const wireEndSchema = z.discriminatedUnion('form', [
   z.strictObject({ form: z.literal('plain') }),
   z.strictObject({
     form: z.literal('wrappedLoop'),
-    insideDiameterM: positiveLengthM,
+    insideDiameterM: partLengthM,
     turns: z.number().check(z.minimum(0.5), z.maximum(3)),
     wraps: z.number().check(z.minimum(0), z.maximum(12)),
     /** Left over behind the last wrap and clipped, m. */
-    tagM: lengthM,
+    tagM: wireLengthM,
   }),
   /** A round bend without wraps; `gapM` is what is left open between its end and the wire, 0 when closed. */
-  z.strictObject({ form: z.literal('bentLoop'), insideDiameterM: positiveLengthM, gapM: lengthM }),
+  z.strictObject({ form: z.literal('bentLoop'), insideDiameterM: partLengthM, gapM: wireLengthM }),
   /** The end turned down square behind what is threaded. */
-  z.strictObject({ form: z.literal('bentOver'), lengthM: positiveLengthM }),
+  z.strictObject({ form: z.literal('bentOver'), lengthM: partLengthM }),
 ]);
 export type WireEnd = z.infer<typeof wireEndSchema>;
 
@@ -55,7 +55,7 @@ export const wireFormSchema = z.strictObject({
   startRad: angleRad,
   sections: z.array(sectionSchema).check(z.maxLength(30)),
   /** The last straight, up to the end's loop: parts are threaded on it. */
-  armM: lengthM,
+  armM: wireLengthM,
   tail: wireEndSchema,
 });
 export type WireForm = z.infer<typeof wireFormSchema>;

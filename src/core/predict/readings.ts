@@ -11,7 +11,6 @@
  * Gauss–Newton).
  */
 import * as z from 'zod/mini';
-import { positiveLengthM } from '../schema';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
 import { itemIdSchema, type Build } from '../lure/lure';
@@ -55,7 +54,8 @@ export const readingSchema = z.discriminatedUnion('kind', [
   /** Time it took to fall through this much water on slack line. */
   z.strictObject({
     kind: z.literal('sink'),
-    throughM: positiveLengthM,
+    /** Up to what a line is long. */
+    throughM: z.number().check(z.minimum(0.01), z.maximum(10)),
     seconds: z.number().check(z.minimum(0.1), z.maximum(600)),
     errorShare: z._default(errorShare, 0.08),
   }),

@@ -26,7 +26,7 @@ export function writeExact(si: number, unitId: UnitId): string {
     return reading.ok && reading.si === si;
   };
   // The double's shortest decimal stands for it exactly enough: reading it gives the same double.
-  const exact = new Fraction(String(si)).div(unit.factor).sub(unit.offset);
+  const exact = new Fraction(plainDecimal(si)).div(unit.factor).sub(unit.offset);
   if (unitId === 'in' || unitId === 'oz') {
     const text = `${fractionText(exact.valueOf())} ${unit.symbol}`;
     if (reads(text)) return text;
@@ -36,6 +36,17 @@ export function writeExact(si: number, unitId: UnitId): string {
     if (reads(text)) return text;
   }
   throw new RangeError(`writeExact: ${si} needs more than ${MOST_DIGITS} digits in ${unitId}`);
+}
+
+/** The double's shortest decimal without an exponent: `0.0000001` for 1e-7. */
+function plainDecimal(value: number): string {
+  const [digits = '0', exponent] = String(value).split('e');
+  if (exponent === undefined) return digits;
+  const [, sign = '', whole = '', rest = ''] = /^(-?)(\d+)\.?(\d*)$/.exec(digits) ?? [];
+  const shift = Number(exponent);
+  return shift < 0
+    ? `${sign}0.${'0'.repeat(-shift - whole.length)}${whole}${rest}`
+    : `${sign}${whole}${rest.padEnd(shift, '0')}`;
 }
 
 /** `1 3/4` for 1.75: the nearest 64th, reduced. */

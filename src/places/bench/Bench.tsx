@@ -1,11 +1,14 @@
 'use client';
 
 import { useEffect } from 'react';
+import { Boundary, type WayOut } from '@/ui/Boundary';
 import { useDark } from '@/ui/use-dark';
+import { useMissingParts } from '@/ui/use-missing-parts';
 import { Notices } from './later';
-import { useBench } from './bench-state';
-import { startBench } from './bench-store';
-import { OpenBench } from './OpenBench';
+import { tell, useBench } from './bench-state';
+import { openAnother, startBench } from './bench-store';
+import { exportLure } from './export-lure';
+import { OpenBench, WAYS_OUT } from './OpenBench';
 
 export function Bench() {
   const history = useBench((state) => state.history);
@@ -25,13 +28,28 @@ export function Bench() {
     };
   }, []);
   useUnsavedGuard();
+  useMissingParts((words) => tell('trouble', words));
   return (
     <>
-      {history ? <OpenBench history={history} isDark={isDark} /> : <Opening />}
-      {hasNotice && <Notices isDark={isDark} />}
+      <Boundary name="The Bench" resetOn={[history]} waysOut={[...WAYS_OUT, ...FROM_THE_PAGE]}>
+        {history ? <OpenBench history={history} isDark={isDark} /> : <Opening />}
+      </Boundary>
+      <Boundary name="The notices">{hasNotice && <Notices isDark={isDark} />}</Boundary>
     </>
   );
 }
+
+/** Out of a page that failed as a whole: keep the lure as a file, or go to another. */
+const FROM_THE_PAGE: readonly WayOut[] = [
+  {
+    label: 'Export this lure',
+    run: () => {
+      const { history } = useBench.getState();
+      if (history) exportLure(history);
+    },
+  },
+  { label: 'Another lure', run: () => void openAnother() },
+];
 
 function Opening() {
   return (

@@ -4,10 +4,12 @@ import Moon from 'lucide-react/icons/moon';
 import Redo from 'lucide-react/icons/redo-2';
 import Sun from 'lucide-react/icons/sun';
 import Undo from 'lucide-react/icons/undo-2';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { oneLine } from '@/core/schema';
 import type { LureHistory } from '@/core/lure/history';
 import { Button } from '@/ui/Button';
 import { FAMILY_WORDS } from '@/words/family-words';
-import { useBench } from './bench-state';
+import { tell, useBench } from './bench-state';
 import { change, changeSettings, perform } from './bench-store';
 import { FileMenu, FileUnpressed, LureMenu, LuresUnpressed } from './later';
 
@@ -25,7 +27,7 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
     <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line bg-panel px-4 py-1.5">
       <span className="mr-2 text-lg font-extrabold tracking-tight text-accent">Mazurka</span>
       {isReady ? <LureMenu openId={lure.id} /> : <LuresUnpressed />}
-      <NameField key={`${lure.id} ${lure.name}`} name={lure.name} isReady={isReady} />
+      <NameField key={lure.id} name={lure.name} isReady={isReady} />
       <span className="text-sm text-ink-soft">{FAMILY_WORDS[lure.family]}</span>
       {isReady && <SavedState />}
       <span className="flex-1" />
@@ -67,20 +69,34 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
 }
 
 function NameField({ name, isReady }: { readonly name: string; readonly isReady: boolean }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const isTyping = typed !== null;
+  const onOtherName = useEffectEvent(() => {
+    if (isTyping)
+      tell('news', `Another tab named this lure “${name}”. What you are typing stays, and is taken on Enter.`);
+  });
+  useEffect(() => {
+    onOtherName();
+  }, [name]);
+  const commit = () => {
+    const next = typed === null ? '' : oneLine(typed);
+    setTyped(null);
+    if (next !== '' && next !== name) change('rename', [{ kind: 'rename', name: next }]);
+  };
   return (
     <h1 className="min-w-0">
       <input
         aria-label="Name of the lure"
         className="min-h-11 w-52 max-w-full rounded-md border border-transparent bg-transparent px-2 text-xl font-bold hover:border-line"
-        defaultValue={name}
+        value={typed ?? name}
         maxLength={120}
         readOnly={!isReady}
-        onBlur={(event) => {
-          const next = event.target.value.trim();
-          if (next === '') event.target.value = name;
-          else if (next !== name) change('rename', [{ kind: 'rename', name: next }]);
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape') setTyped(null);
         }}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
     </h1>
   );

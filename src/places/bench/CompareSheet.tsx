@@ -20,7 +20,18 @@ export interface CompareSheetProps {
 /** The lure as it is, a version of it in outline over it, and what they differ in. */
 export function CompareSheet({ lure, index, system, onClose }: CompareSheetProps) {
   const version = lure.versions[index];
-  if (!version) return null;
+  if (!version) {
+    return (
+      <Sheet
+        open
+        onOpenChange={(open) => !open && onClose()}
+        title="No such version"
+        description="It was forgotten, perhaps in another tab. Undo brings it back."
+      >
+        {null}
+      </Sheet>
+    );
+  }
   const found = differences(version.build, lure.build);
   const figures = [version.build, lure.build].map((build) => {
     const { x0M, x1M } = layOut(build);

@@ -2,20 +2,22 @@
 
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
-import { memo, useRef } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { LURE_FILE_MAX_BYTES } from '@/core/lure/lure-file';
 import { Button } from '@/ui/Button';
+import { backupAge } from '@/words/backup-words';
 import { lureFileProblemWords } from '@/words/problem-words';
 import { exportLure } from './export-lure';
 import { openSheet, tell, useBench } from './bench-state';
 import { duplicateLure, importLureText, removeOpenLure } from './shelf';
 import { MENU, MENU_ITEM } from './menu-looks';
+import { openStores } from './storage-room';
 
 export const FileMenu = memo(function FileMenu() {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <DropdownMenu.Root>
+      <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger asChild>
           <Button>
             File <ChevronDown aria-hidden size={18} />
@@ -47,6 +49,11 @@ export const FileMenu = memo(function FileMenu() {
               Your rules about hooks
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('backup')}>
+              Backup and restore
+              <BackupAge />
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
             <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void removeOpenLure()}>
               Put this lure away
             </DropdownMenu.Item>
@@ -68,6 +75,27 @@ export const FileMenu = memo(function FileMenu() {
     </>
   );
 });
+
+/** How old the last backup is: quiet, and looked up only when the menu is open. */
+function BackupAge() {
+  const [age, setAge] = useState<ReturnType<typeof backupAge> | null>(null);
+  useEffect(() => {
+    let isHere = true;
+    void openStores()
+      .then((stores) => stores.lastBackup())
+      .then((at) => isHere && setAge(backupAge(at, Date.now())));
+    return () => {
+      isHere = false;
+    };
+  }, []);
+  if (!age) return null;
+  return (
+    <span className={`ml-auto pl-4 text-sm ${age.isOld ? 'text-caution' : 'text-ink-soft'}`}>
+      {age.isOld ? '⚠ ' : ''}
+      {age.words}
+    </span>
+  );
+}
 
 /** In a tab of its own: the bench stays as it is. */
 function openBuildSheet(show: 'sheet' | 'template' = 'sheet') {

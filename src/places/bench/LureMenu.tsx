@@ -15,7 +15,7 @@ const SHOWN = 12;
 export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: string }) {
   const lures = useBench((state) => state.lures);
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
         <Button aria-label="Lures">
           Lures <ChevronDown aria-hidden size={18} />

@@ -3,14 +3,18 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { familySchema, type Build, type Family, type LureId } from '@/core/lure/lure';
-import type { ShelfEntry } from '@/data/database';
+import type { ShelfEntry } from '@/data/stored';
+import type { DamagedRecord } from '@/data/lure-store';
 import { LurePicture } from '@/drawing/LurePicture';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
+import { isoDay } from '@/ui/today';
 import { FAMILY_WORDS } from '@/words/family-words';
 import { openSheet, useBench } from './bench-state';
-import { openLure } from './bench-store';
+import { openLure, refreshList } from './bench-store';
+import { exportDamaged, salvageDamaged } from './recovery';
+import { putBackAndOpen } from './shelf';
 import { openStores } from './storage-room';
 
 const ROW_PX = 96;
@@ -27,8 +31,79 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
       title="Your lures"
       description={`${lures.length} of them, the last changed first.`}
     >
+      <Damaged onClose={onClose} />
       <LureList lures={lures} onClose={onClose} />
+      <PutAway onClose={onClose} />
     </Sheet>
+  );
+}
+
+/** Records that cannot be read whole: what can be read, or the record as it is. */
+function Damaged({ onClose }: { readonly onClose: () => void }) {
+  const damaged = useBench((state) => state.damaged);
+  if (damaged.length === 0) return null;
+  const open = async (record: DamagedRecord) => {
+    const id = await salvageDamaged(record);
+    if (id === null) return;
+    onClose();
+    await refreshList();
+    await openLure(id);
+  };
+  return (
+    <section aria-label="Damaged" className="flex flex-col gap-1 rounded-md bg-caution-soft p-2">
+      <h3 className="font-semibold">⚠ Damaged, and left as they are</h3>
+      <ul className="max-h-40 overflow-y-auto">
+        {damaged.map((record) => (
+          <li key={`${record.id} ${record.setAside}`} className="flex flex-wrap items-center gap-2">
+            <span className="min-w-0 flex-1 truncate">{record.id}</span>
+            <Button look="quiet" aria-label={`Open what can be read of ${record.id}`} onClick={() => void open(record)}>
+              Open what can be read
+            </Button>
+            <Button look="quiet" aria-label={`Export ${record.id} as it is`} onClick={() => void exportDamaged(record)}>
+              Export as it is
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Lures put away: they keep their place and all that was done to them. */
+function PutAway({ onClose }: { readonly onClose: () => void }) {
+  const lures = useBench((state) => state.lures);
+  const [away, setAway] = useState<readonly ShelfEntry[]>([]);
+  useEffect(() => {
+    let isHere = true;
+    void openStores()
+      .then((stores) => stores.lures.listAway())
+      .then((list) => isHere && list.ok && setAway(list.value));
+    return () => {
+      isHere = false;
+    };
+  }, [lures]);
+  if (away.length === 0) return null;
+  const back = (id: string) => {
+    onClose();
+    void putBackAndOpen(id as LureId);
+  };
+  return (
+    <details className="border-t border-line pt-1">
+      <summary className="flex min-h-11 cursor-pointer items-center">
+        {away.length === 1 ? 'One lure put away' : `${away.length} lures put away`}
+      </summary>
+      <ul className="max-h-48 overflow-y-auto">
+        {away.map(({ id, name, awayAt }) => (
+          <li key={id} className="flex items-center gap-2">
+            <span className="min-w-0 flex-1 truncate">{name}</span>
+            <span className="measure text-sm text-ink-soft">{awayAt === null ? '' : isoDay(awayAt)}</span>
+            <Button look="quiet" aria-label={`Put ${name} back`} onClick={() => back(id)}>
+              Put back
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

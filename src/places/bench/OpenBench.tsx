@@ -10,6 +10,7 @@ import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';
 import { motionsOf } from '@/drawing/motion';
 import { stageScale, viewOf, type StageScale, type StageView } from '@/drawing/stage-view';
+import { Boundary, type WayOut } from '@/ui/Boundary';
 import { Button } from '@/ui/Button';
 import { useAfterPaint } from '@/ui/use-after-paint';
 import { usePainted } from '@/ui/use-painted';
@@ -22,6 +23,7 @@ import { closeSheet, openSheet, pick, useBench } from './bench-state';
 import { drawingStands, changeSettings, perform, saveWhole } from './bench-store';
 import {
   AboutLure,
+  BackupSheet,
   BeatReadouts,
   BendHandles,
   CompareSheet,
@@ -103,9 +105,12 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   const later = useMemo(() => ({ ...asPainted, prediction, view }), [asPainted, prediction, view]);
   const around = useAround(later.history, later.prediction, speedMps, isReady);
   useUndoKeys();
+  const onLure = { resetOn: [history], waysOut: WAYS_OUT };
   return (
     <div className="flex min-h-dvh flex-col">
-      <BenchHeader history={done} isDark={isDark} isReady={isReady} />
+      <Boundary name="The row of menus" {...onLure}>
+        <BenchHeader history={done} isDark={isDark} isReady={isReady} />
+      </Boundary>
       <NotSaved history={done} />
       <div className="flex flex-1 flex-col lg:flex-row">
         <main className="flex min-w-0 flex-1 flex-col">
@@ -113,17 +118,19 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
             {/* On a narrow screen the drawing comes first. */}
             <div className="px-2 pt-1 max-sm:order-last">
               <div className="min-h-20">
-                {isReady && (
-                  <SpinReadouts
-                    build={later.history.lure.build}
-                    prediction={later.prediction}
-                    ratesBefore={around.ratesBefore}
-                    system={system}
-                    showsTicks={prefersStill}
-                    speedMps={speedMps}
-                    speedUnit={retrieve.by === 'reel' ? 'mps' : retrieve.by}
-                  />
-                )}
+                <Boundary name="What the blades do" {...onLure}>
+                  {isReady && (
+                    <SpinReadouts
+                      build={later.history.lure.build}
+                      prediction={later.prediction}
+                      ratesBefore={around.ratesBefore}
+                      system={system}
+                      showsTicks={prefersStill}
+                      speedMps={speedMps}
+                      speedUnit={retrieve.by === 'reel' ? 'mps' : retrieve.by}
+                    />
+                  )}
+                </Boundary>
               </div>
               <div className="pointer-events-none relative z-10 flex min-h-11 flex-wrap items-center justify-end gap-x-2 text-sm *:pointer-events-auto sm:-mb-7">
                 <p className="px-2 text-ink-soft">
@@ -149,60 +156,79 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                 )}
               </div>
             </div>
-            {view && (
-              <Elevation
-                build={build}
-                layout={layout}
-                view={view}
-                motions={motions}
-                findings={around.findings}
-                system={system}
-                slowedBy={slowedBy}
-                still={prefersStill}
-                picked={picked}
-                onPick={pick}
-                label={`${lure.name} from the side, nose left: ${overall} long`}
-              >
-                {isReady && layout.path && <BendHandles build={build} layout={layout} view={view} />}
-              </Elevation>
-            )}
+            <Boundary name="The drawing" {...onLure}>
+              {view && (
+                <Elevation
+                  build={build}
+                  layout={layout}
+                  view={view}
+                  motions={motions}
+                  findings={around.findings}
+                  system={system}
+                  slowedBy={slowedBy}
+                  still={prefersStill}
+                  picked={picked}
+                  onPick={pick}
+                  label={`${lure.name} from the side, nose left: ${overall} long`}
+                >
+                  {isReady && layout.path && <BendHandles build={build} layout={layout} view={view} />}
+                </Elevation>
+              )}
+            </Boundary>
           </div>
           <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1 contain-content">
-            {later.view && isReady && (
-              <StringSection
-                build={later.history.lure.build}
-                layout={later.layout}
-                view={later.view}
-                seats={later.seats}
-                units={around.units}
-                unit={around.unit}
-                onPickUnit={around.pickUnit}
-                deeds={around.deeds}
-                system={system}
-              />
-            )}
+            <Boundary name="The string" {...onLure}>
+              {later.view && isReady && (
+                <StringSection
+                  build={later.history.lure.build}
+                  layout={later.layout}
+                  view={later.view}
+                  seats={later.seats}
+                  units={around.units}
+                  unit={around.unit}
+                  onPickUnit={around.pickUnit}
+                  deeds={around.deeds}
+                  system={system}
+                />
+              )}
+            </Boundary>
           </section>
-          {isReady && <RetrievePanel build={later.history.lure.build} prediction={later.prediction} />}
+          <Boundary name="The retrieve" {...onLure}>
+            {isReady && <RetrievePanel build={later.history.lure.build} prediction={later.prediction} />}
+          </Boundary>
         </main>
         <aside
           aria-label="About this lure"
           className="flex flex-col gap-4 border-l border-line bg-panel p-4 lg:h-[calc(100dvh-3.6rem)] lg:w-80 lg:shrink-0 lg:overflow-y-auto lg:contain-strict"
         >
-          {isReady && around.isThere && (
-            <AboutLure
-              lure={later.history.lure}
-              findings={around.findings}
-              unit={around.unit}
-              cuts={around.cuts}
-              system={system}
-            />
-          )}
+          <Boundary name="What is known of this lure" {...onLure}>
+            {isReady && around.isThere && (
+              <AboutLure
+                lure={later.history.lure}
+                findings={around.findings}
+                unit={around.unit}
+                cuts={around.cuts}
+                system={system}
+              />
+            )}
+          </Boundary>
         </aside>
       </div>
       <Sheets aim={around.aim} history={done} onClosePicker={() => around.setAim(null)} speedMps={speedMps} />
     </div>
   );
 }
+
+/** Out of a room that failed: back to the lure as it was. */
+export const WAYS_OUT: readonly WayOut[] = [
+  {
+    label: 'Undo the last change',
+    run: () => {
+      useBench.setState({ draft: null });
+      perform({ do: 'undo' });
+    },
+  },
+];
 
 /** The deeds as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
 function deedsOnLive(shown: PartDeeds, unit: StringUnit | null, openPicker: (aim: PickerAim) => void): PartDeeds {
@@ -290,8 +316,17 @@ function Sheets({
   const { system, screenPxPerMm } = useBench((state) => state.settings);
   const sheet = useBench((state) => state.sheet);
   const compared = useBench((state) => state.compared);
+  const closeAll = () => {
+    onClosePicker();
+    closeSheet();
+  };
   return (
-    <>
+    <Boundary
+      name="This sheet"
+      resetOn={[sheet, aim, history]}
+      waysOut={[{ label: 'Close it', run: closeAll }, ...WAYS_OUT]}
+      isOver
+    >
       {aim && <PartPicker aim={aim} lure={history.lure} system={system} speedMps={speedMps} onClose={onClosePicker} />}
       {sheet === 'parts' && <OwnPartsSheet system={system} onClose={closeSheet} />}
       {sheet === 'rules' && <RulesSheet onClose={closeSheet} />}
@@ -308,7 +343,8 @@ function Sheets({
       {sheet === 'compare' && (
         <CompareSheet lure={history.lure} index={compared} system={system} onClose={closeSheet} />
       )}
-    </>
+      {sheet === 'backup' && <BackupSheet onClose={closeSheet} />}
+    </Boundary>
   );
 }
 

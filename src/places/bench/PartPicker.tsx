@@ -7,7 +7,7 @@ import type { Part, PartKind } from '@/core/parts/part';
 import { costOfChange } from '@/core/lure/cost';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { Lure } from '@/core/lure/lure';
-import { partInPlace, placementEdits } from '@/core/lure/placement';
+import { partInPlace, placementEdits, placeStands } from '@/core/lure/placement';
 import type { UnitSystem } from '@/core/units/write';
 import { Sheet } from '@/ui/Sheet';
 import { useMedia } from '@/ui/use-media';
@@ -57,7 +57,13 @@ export function PartPicker(props: PartPickerProps) {
       title={AIM_WORDS[props.aim.placement.put].title}
       description="What fits first, drawn to one scale, with what it would do at the present retrieve."
     >
-      <PickFrom {...props} />
+      {placeStands(props.lure.build, props.aim.placement) ? (
+        <PickFrom {...props} />
+      ) : (
+        <p role="status" className="text-lg">
+          The piece this was opened for is no longer on the lure: it was taken off or undone, perhaps in another tab.
+        </p>
+      )}
     </Sheet>
   );
 }

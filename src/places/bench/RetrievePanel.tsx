@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { memo, useId } from 'react';
 import { BLADE_STATES, type BladeState } from '@/core/lure/bearing';
 import type { SpinPrediction } from '@/core/predict/spin';
@@ -8,6 +7,7 @@ import type { StallPrediction } from '@/core/predict/stalls';
 import { itemOf, type Build } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
 import type { Retrieve } from '@/data/settings';
+import { latePart } from '@/ui/late-part';
 import { QuantityField } from '@/ui/QuantityField';
 import { BLADE_STATE_WORDS, stallWords } from '@/words/spin-words';
 import { partTitle } from '@/words/part-words';
@@ -17,7 +17,7 @@ import { changeSettings } from './bench-store';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
 import { shownOf, useCurve, useStall, type Asked } from './use-core';
 
-const RateCurve = dynamic(() => import('./RateCurve'), { ssr: false });
+const RateCurve = latePart(() => import('./RateCurve').then((room) => room.default));
 
 export interface RetrievePanelProps {
   readonly build: Build;

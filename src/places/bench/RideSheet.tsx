@@ -1,11 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { Fragment, useState } from 'react';
 import { LINE_KINDS, LINE_SWIVELS, OUTFIT_RANGES, type LineKind, type Outfit } from '@/core/hydro/outfit';
 import { WATERS_BY_SALT } from '@/words/water-words';
 import type { Lure } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
+import { latePart } from '@/ui/late-part';
 import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
@@ -24,8 +24,8 @@ import { HeadFinder } from './HeadFinder';
 import { retrieveSpeed, SPEED_WAYS, speedInWords } from './speed';
 import { shownOf, useRide, useWay } from './use-core';
 
-const ArmChart = dynamic(() => import('./ArmChart'), { ssr: false });
-const DepthChart = dynamic(() => import('./DepthChart'), { ssr: false });
+const ArmChart = latePart(() => import('./ArmChart').then((room) => room.default));
+const DepthChart = latePart(() => import('./DepthChart').then((room) => room.default));
 
 const CENTRES = [
   { key: 'ofMass', name: 'Middle of its mass' },

@@ -12,7 +12,8 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
   const [name, setName] = useState('');
   const keep = () => {
     const kept = name.trim() === '' ? `Version ${versions.length + 1}` : name.trim();
-    if (change('keep a version', [{ kind: 'versions', versions: [...versions, { name: kept, build }] }])) setName('');
+    if (change('keep a version', [{ kind: 'keepVersion', at: versions.length, version: { name: kept, build } }]))
+      setName('');
   };
   return (
     <section aria-label="Versions" className="flex flex-col gap-2">
@@ -33,7 +34,7 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
           <Button
             look="quiet"
             aria-label={`Forget ${version.name}`}
-            onClick={() => change('forget a version', [{ kind: 'versions', versions: versions.toSpliced(index, 1) }])}
+            onClick={() => change('forget a version', [{ kind: 'forgetVersion', at: index }])}
           >
             Forget
           </Button>

@@ -6,7 +6,8 @@ import type { LureHistory } from '@/core/lure/history';
 import type { HookRule } from '@/core/lure/hook-rule';
 import type { Lure } from '@/core/lure/lure';
 import type { Part } from '@/core/parts/part';
-import type { ShelfEntry } from '@/data/database';
+import type { ShelfEntry } from '@/data/stored';
+import type { DamagedRecord } from '@/data/lure-store';
 import type { StorageFailure } from '@/data/failure';
 import { USUAL_SETTINGS, type Settings } from '@/data/settings';
 import type { Pick } from '@/drawing/drawn-things';
@@ -26,7 +27,7 @@ export interface Notice {
 }
 
 /** A sheet laid over the bench. */
-export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride';
+export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'backup';
 
 export interface BenchState {
   readonly history: LureHistory | null;
@@ -36,6 +37,8 @@ export interface BenchState {
   readonly settings: Settings;
   /** What the list shows, last changed first. */
   readonly lures: readonly ShelfEntry[];
+  /** Records that cannot be read as a whole; they are left as they are. */
+  readonly damaged: readonly DamagedRecord[];
   readonly picked: Pick | null;
   /** A change under the hand, shown and not yet done: a bend being bent, a slider being slid. */
   readonly draft: Draft | null;
@@ -62,6 +65,7 @@ export const useBench = create<BenchState>(() => ({
   saving: { state: 'saved' },
   settings: USUAL_SETTINGS,
   lures: [],
+  damaged: [],
   picked: null,
   draft: null,
   bladeState: 'clean',

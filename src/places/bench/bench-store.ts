@@ -9,11 +9,13 @@ import { FIRST_LURE } from '@/demo/first-lure';
 import type { Pick } from '@/drawing/drawn-things';
 import type { StorageFailure } from '@/data/failure';
 import { readLastDrawn, writeLastDrawn } from '@/data/last-drawn';
-import type { OpenLure } from '@/data/lure-store';
+import { dropUnsaved, keepUnsaved } from '@/data/unsaved';
+import type { OpenLure, PerformResult } from '@/data/lure-store';
 import type { Settings } from '@/data/settings';
 import { refusalWords } from '@/words/refusal-words';
-import { storageFailureWords } from '@/words/storage-words';
+import { PERSISTENCE_WORDS, storageFailureWords } from '@/words/storage-words';
 import { tell, useBench } from './bench-state';
+import { bringBackUnsaved } from './recovery';
 import { openStores } from './storage-room';
 
 const { setState, getState } = useBench;
@@ -26,8 +28,6 @@ let isWriting = false;
 let seenRev = 0;
 /** Settings on their way to storage: what comes back meanwhile is older than what is shown. */
 let settingsOnTheWay = 0;
-/** Records found damaged. */
-let damaged: ReadonlySet<string> = new Set();
 let stopWatching: () => void = () => undefined;
 /** Ends the following of lists and settings in storage; null until storage could be opened. */
 let stopFollowing: (() => void) | null = null;
@@ -46,8 +46,9 @@ export async function startBench(wanted: string | null): Promise<() => void> {
   const all = getState().lures;
   const ids = [wanted, getState().settings.lastLure];
   const first = ids.map((id) => all.find((lure) => lure.id === id)).find((lure) => lure !== undefined) ?? all[0];
-  if (first) await openLure(first.id as LureId);
-  else showWithoutStorage(null);
+  if (!(first && (await openLure(first.id as LureId))) && !(await openAny(all.map(({ id }) => id as LureId))))
+    showWithoutStorage(null);
+  await bringBackUnsaved();
   void tellDamaged();
   return stopBench;
 }
@@ -106,7 +107,7 @@ function showLastDrawn(wanted: string | null): boolean {
 function showWithoutStorage(failure: StorageFailure | null) {
   const lure = FIRST_LURE;
   const history = startHistory(lure);
-  stored = { history, rev: 0 };
+  stored = { history, rev: 0, birth: '', from: 0, isAway: false };
   setState({
     history,
     lures: [],
@@ -118,25 +119,47 @@ function showWithoutStorage(failure: StorageFailure | null) {
 
 export async function refreshList() {
   const list = await (await openStores()).lures.list();
-  if (list.ok) setState({ lures: list.value.filter(({ id }) => !damaged.has(id)) });
+  if (!list.ok) return;
+  const isDamaged = new Set(getState().damaged.map(({ id, setAside }) => (setAside === null ? id : '')));
+  setState({ lures: list.value.filter(({ id }) => !isDamaged.has(id)) });
 }
 
 /** Looks through all records behind the work, and tells of damaged ones; they are left as they are and off the list. */
 async function tellDamaged() {
   const found = await (await openStores()).lures.damaged(() => new Promise((resolve) => setTimeout(resolve, 30)));
   if (!found.ok || found.value.length === 0) return;
-  damaged = new Set(found.value);
-  tell('trouble', `Damaged and left as they are: ${found.value.join(', ')}. The other lures are in order.`);
+  setState({ damaged: found.value });
+  tell(
+    'trouble',
+    `Damaged and left as they are: ${found.value.map(({ id }) => id).join(', ')}. The other lures are in order.`,
+    {
+      label: 'See what can be read',
+      run: () => setState({ sheet: 'lures' }),
+    },
+  );
   await refreshList();
 }
 
-export async function openLure(id: LureId) {
-  if (!(await isSafe())) return;
+/** The first of these that can be opened. */
+async function openAny(ids: readonly LureId[]): Promise<boolean> {
+  for (const id of ids) if (await openLure(id)) return true;
+  return false;
+}
+
+/** Any lure but the one on the bench: a way out of one that cannot be shown. */
+export async function openAnother(): Promise<void> {
+  const now = getState().history?.lure.id;
+  await openAny(getState().lures.flatMap(({ id }) => (id === now ? [] : [id as LureId])));
+}
+
+/** Puts a lure on the bench. False, with the reason told, when it cannot be. */
+export async function openLure(id: LureId): Promise<boolean> {
+  if (!(await isSafe())) return false;
   const { lures } = await openStores();
   const read = await lures.read(id);
   if (!read.ok) {
     tell('trouble', storageFailureWords(read.failure));
-    return;
+    return false;
   }
   stored = read.value;
   waiting = [];
@@ -148,6 +171,7 @@ export async function openLure(id: LureId) {
     saving: { state: 'saved' },
   });
   await watch(id);
+  return true;
 }
 
 /** Makes this the lure of the page's address and of the next visit, and follows it in storage. */
@@ -176,8 +200,15 @@ async function adopt(id: LureId) {
   const read = await (await openStores()).lures.read(id);
   if (!read.ok || isWriting || waiting.length > 0 || stored.history.lure.id !== id || read.value.rev <= stored.rev)
     return;
+  const wasAway = stored.isAway;
   stored = read.value;
   setState({ history: read.value.history });
+  if (!wasAway && stored.isAway) {
+    tell('news', 'Another tab put this lure away. Whatever you change here brings it back.', {
+      label: 'Put it back',
+      run: () => void openStores().then(({ lures }) => lures.putBack(id)),
+    });
+  }
 }
 
 /** Does something to the open lure. Returns false, with the reason told, when it cannot be. */
@@ -197,8 +228,10 @@ export function perform(deed: Deed): boolean {
     picked: isGone ? null : picked,
     saving: failed ? getState().saving : { state: 'saving' },
   });
-  if (failed) void saveWhole();
-  else {
+  if (failed) {
+    keepUnsaved(globalThis.localStorage, result.history.lure, Date.now());
+    void saveWhole();
+  } else {
     waiting.push(deed);
     void write();
   }
@@ -242,23 +275,59 @@ async function write() {
     const result = await lures.perform(stored, deed);
     if (!result.ok) {
       waiting = [];
-      setState({ saving: { state: 'failed', failure: result.failure } });
+      failed(result.failure);
       break;
     }
     waiting.shift();
+    const before = stored;
     stored = result.value.open;
-    if (result.value.outcome === 'refused') {
-      tell('trouble', `Another tab changed this lure first. ${refusalWords(result.value.refusal)}`);
-      showStored();
-    } else if (result.value.onOthersWork) {
-      tell('news', 'Another tab changed this lure too; your change was done on top of it.');
-      showStored();
-    }
+    tellOfOthers(result.value, before, deed);
+    if (result.value.outcome === 'done' && result.value.isBeside) await watch(stored.history.lure.id);
     if (waiting.length === 0) setState({ saving: { state: 'saved' } });
+    void askToKeep();
   }
   isWriting = false;
   // Another tab may have written while this one was at it.
   if (stored) void adopt(stored.history.lure.id);
+}
+
+/** The change is in the page only: said, and a second copy kept until storage has it. */
+function failed(failure: StorageFailure) {
+  const { history } = getState();
+  if (history) keepUnsaved(globalThis.localStorage, history.lure, Date.now());
+  setState({ saving: { state: 'failed', failure } });
+}
+
+/** What another tab did to this lure meanwhile, and what became of the change done here. */
+function tellOfOthers(result: PerformResult, before: OpenLure, deed: Deed) {
+  if (result.outcome === 'refused') {
+    tell('trouble', `Another tab changed this lure first. ${refusalWords(result.refusal)}`);
+  } else if (result.isBeside) {
+    tell('news', 'Another lure stands under this name in storage by now. Yours is kept beside it.');
+  } else if (result.isBack) {
+    tell('news', 'Another tab had put this lure away; your change brought it back.');
+  } else if (result.onOthersWork) {
+    const theirs = result.open.history.past.at(-2)?.edits.find((edit) => edit.kind === 'rename');
+    const own = deed.do === 'change' ? deed.edits.find((edit) => edit.kind === 'rename') : undefined;
+    const both = theirs && own && before.history.lure.name !== theirs.name;
+    tell(
+      'news',
+      both
+        ? `Another tab named this lure “${theirs.name}”; now it is “${own.name}”. Undo brings the other name back.`
+        : 'Another tab changed this lure too; your change was done on top of it.',
+    );
+  } else return;
+  showStored();
+}
+
+let isAskedToKeep = false;
+
+/** After the first own change the browser is asked to keep what is stored, and its answer told. */
+async function askToKeep() {
+  if (isAskedToKeep) return;
+  isAskedToKeep = true;
+  const answer = await (await openStores()).askToPersist();
+  if (answer !== null) tell('news', PERSISTENCE_WORDS[answer]);
 }
 
 /** Shows what storage holds with the waiting deeds on top. */
@@ -277,12 +346,17 @@ export async function saveWhole() {
   const { history } = getState();
   if (!history || isWriting) return;
   isWriting = true;
-  const saved = await (await openStores()).lures.save({ history, rev: stored?.rev ?? 0 });
+  const { lures } = await openStores();
+  const { rev = 0, birth = '', from = 0 } = stored ?? {};
+  const saved = await lures.save({ history, rev, birth, from, isAway: false });
+  // A storage that just failed is believed only once it has given the lure back.
+  const held = saved.ok ? await lures.holds(saved.value.open) : saved;
   isWriting = false;
-  if (!saved.ok) {
-    setState({ saving: { state: 'failed', failure: saved.failure } });
+  if (!saved.ok || !held.ok || !held.value) {
+    failed(saved.ok ? (held.ok ? { code: 'closed' } : held.failure) : saved.failure);
     return;
   }
+  dropUnsaved(globalThis.localStorage, history.lure.id);
   const { open, isBeside } = saved.value;
   const current = getState().history ?? open.history;
   stored = open;
@@ -317,6 +391,9 @@ export function changeSettings(changes: Partial<Settings>) {
   settingsOnTheWay++;
   void openStores()
     .then((stores) => stores.settings.write(settings))
+    .then((written) => {
+      if (!written.ok && written.failure.code === 'faulty') tell('trouble', storageFailureWords(written.failure));
+    })
     .finally(() => settingsOnTheWay--);
 }
 

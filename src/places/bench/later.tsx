@@ -4,9 +4,9 @@
  * What the Bench shows around the drawing. None of it is needed for the drawing to stand, so each loads once that is
  * painted; until then its place is kept at its usual size.
  */
-import dynamic from 'next/dynamic';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { Button } from '@/ui/Button';
+import { latePart } from '@/ui/late-part';
 
 function unpressed(label: string) {
   return function Unpressed() {
@@ -21,34 +21,21 @@ function unpressed(label: string) {
 export const LuresUnpressed = unpressed('Lures');
 export const FileUnpressed = unpressed('File');
 
-export const LureMenu = dynamic(() => import('./LureMenu').then((room) => room.LureMenu), {
-  ssr: false,
-  loading: LuresUnpressed,
-});
-export const FileMenu = dynamic(() => import('./FileMenu').then((room) => room.FileMenu), {
-  ssr: false,
-  loading: FileUnpressed,
-});
-export const SpinReadouts = dynamic(() => import('./SpinReadouts').then((room) => room.SpinReadouts), { ssr: false });
-export const RideSheet = dynamic(() => import('./RideSheet').then((room) => room.RideSheet), { ssr: false });
-export const BeatReadouts = dynamic(() => import('./SpinReadouts').then((room) => room.BeatReadouts), { ssr: false });
-export const StringSection = dynamic(() => import('./StringSection').then((room) => room.StringSection), {
-  ssr: false,
-});
-export const RetrievePanel = dynamic(() => import('./RetrievePanel').then((room) => room.RetrievePanel), {
-  ssr: false,
-});
-export const AboutLure = dynamic(() => import('./AboutLure').then((room) => room.AboutLure), { ssr: false });
-export const PartPicker = dynamic(() => import('./PartPicker').then((room) => room.PartPicker), { ssr: false });
-export const OwnPartsSheet = dynamic(() => import('./OwnPartsSheet').then((room) => room.OwnPartsSheet), {
-  ssr: false,
-});
-export const RulesSheet = dynamic(() => import('./RulesSheet').then((room) => room.RulesSheet), { ssr: false });
-export const Notices = dynamic(() => import('./Notices').then((room) => room.Notices), { ssr: false });
-export const LuresSheet = dynamic(() => import('./LuresSheet').then((room) => room.LuresSheet), { ssr: false });
-export const NewLureSheet = dynamic(() => import('./NewLureSheet').then((room) => room.NewLureSheet), { ssr: false });
-export const TrueSizeSheet = dynamic(() => import('@/ui/TrueSizeSheet').then((room) => room.TrueSizeSheet), {
-  ssr: false,
-});
-export const CompareSheet = dynamic(() => import('./CompareSheet').then((room) => room.CompareSheet), { ssr: false });
-export const BendHandles = dynamic(() => import('./BendHandles').then((room) => room.BendHandles), { ssr: false });
+export const LureMenu = latePart(() => import('./LureMenu').then((room) => room.LureMenu), LuresUnpressed);
+export const FileMenu = latePart(() => import('./FileMenu').then((room) => room.FileMenu), FileUnpressed);
+export const SpinReadouts = latePart(() => import('./SpinReadouts').then((room) => room.SpinReadouts));
+export const RideSheet = latePart(() => import('./RideSheet').then((room) => room.RideSheet));
+export const BeatReadouts = latePart(() => import('./SpinReadouts').then((room) => room.BeatReadouts));
+export const StringSection = latePart(() => import('./StringSection').then((room) => room.StringSection));
+export const RetrievePanel = latePart(() => import('./RetrievePanel').then((room) => room.RetrievePanel));
+export const AboutLure = latePart(() => import('./AboutLure').then((room) => room.AboutLure));
+export const PartPicker = latePart(() => import('./PartPicker').then((room) => room.PartPicker));
+export const OwnPartsSheet = latePart(() => import('./OwnPartsSheet').then((room) => room.OwnPartsSheet));
+export const RulesSheet = latePart(() => import('./RulesSheet').then((room) => room.RulesSheet));
+export const Notices = latePart(() => import('./Notices').then((room) => room.Notices));
+export const LuresSheet = latePart(() => import('./LuresSheet').then((room) => room.LuresSheet));
+export const NewLureSheet = latePart(() => import('./NewLureSheet').then((room) => room.NewLureSheet));
+export const TrueSizeSheet = latePart(() => import('@/ui/TrueSizeSheet').then((room) => room.TrueSizeSheet));
+export const CompareSheet = latePart(() => import('./CompareSheet').then((room) => room.CompareSheet));
+export const BackupSheet = latePart(() => import('./BackupSheet').then((room) => room.BackupSheet));
+export const BendHandles = latePart(() => import('./BendHandles').then((room) => room.BendHandles));

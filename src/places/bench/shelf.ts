@@ -38,7 +38,7 @@ export async function importLureText(text: string) {
   const read = await (await openStores()).lures.read(lure.id);
   const here = read.ok ? read.value.history.lure : null;
   if (here && writeLureFile(here) === writeLureFile(lure)) {
-    await openLure(here.id);
+    await putBackAndOpen(here.id);
     tell('news', `${lure.name} is here already, the same to the last part.`);
     return;
   }
@@ -58,25 +58,23 @@ async function addAndOpen(lure: Lure): Promise<boolean> {
   return true;
 }
 
-/** Takes the open lure away; it can be put back from the notice that tells of it. */
+/** Takes the open lure off the shelf; it can be put back from the notice that tells of it, and from the list of lures. */
 export async function removeOpenLure() {
   const lure = useBench.getState().history?.lure;
   if (!lure || !(await isSafe())) return;
-  const removed = await (await openStores()).lures.remove(lure.id);
-  if (!removed.ok || !removed.value) {
-    if (!removed.ok) tell('trouble', storageFailureWords(removed.failure));
-    return;
-  }
-  const row = removed.value;
+  const away = await (await openStores()).lures.putAway(lure.id);
+  if (!away.ok) return tell('trouble', storageFailureWords(away.failure));
   await refreshList();
   const next = useBench.getState().lures[0];
   if (next) await openLure(next.id as LureId);
   else await startNewLure(lure.family);
-  const putBack = async () => {
-    const back = await (await openStores()).lures.putBack(row);
-    if (!back.ok) return tell('trouble', storageFailureWords(back.failure));
-    await refreshList();
-    await openLure(lure.id);
-  };
-  tell('news', `${lure.name} was put away.`, { label: 'Put it back', run: () => void putBack() });
+  tell('news', `${lure.name} was put away.`, { label: 'Put it back', run: () => void putBackAndOpen(lure.id) });
+}
+
+/** Puts a lure back on the shelf, with all that was done to it since, and opens it. */
+export async function putBackAndOpen(id: LureId) {
+  const back = await (await openStores()).lures.putBack(id);
+  if (!back.ok) return tell('trouble', storageFailureWords(back.failure));
+  await refreshList();
+  await openLure(id);
 }

@@ -1,7 +1,9 @@
 'use client';
 
 import { useEffect } from 'react';
+import { Boundary, type WayOut } from '@/ui/Boundary';
 import { useDark } from '@/ui/use-dark';
+import { useMissingParts } from '@/ui/use-missing-parts';
 import { noWayWords } from '@/words/make-words';
 import { Before } from './Before';
 import { Checks } from './Checks';
@@ -16,7 +18,9 @@ export function Make() {
   const make = useMake((state) => state.make);
   const theme = useMake((state) => state.settings.theme);
   const unsaved = useMake((state) => state.unsaved);
+  const refused = useMake((state) => state.refused);
   useDark(theme);
+  useMissingParts((words) => useMake.setState({ refused: words }));
   useEffect(() => {
     void openMake(new URLSearchParams(window.location.search));
   }, []);
@@ -30,10 +34,20 @@ export function Make() {
           </button>
         </div>
       )}
-      <Shown make={make} />
+      {refused !== null && (
+        <p role="status" className="bg-caution-soft px-4 py-2 text-lg text-ink">
+          ⚠ {refused}
+        </p>
+      )}
+      <Boundary name="This page" resetOn={[make]} waysOut={WAYS_OUT}>
+        <Shown make={make} />
+      </Boundary>
     </>
   );
 }
+
+/** Out of a page that failed: what is under way, from where the piece can be taken up again. */
+const WAYS_OUT: readonly WayOut[] = [{ label: 'What is under way', run: () => void openMake(new URLSearchParams()) }];
 
 function Shown({ make }: { readonly make: ReturnType<typeof useMake.getState>['make'] }) {
   switch (make.state) {

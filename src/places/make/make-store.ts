@@ -5,10 +5,11 @@
 import { create } from 'zustand';
 import { lureIdSchema, type Lure } from '@/core/lure/lure';
 import { planMake, type MakeStep, type NoWay, type Plan } from '@/core/make/plan';
-import type { Run, ToMake } from '@/core/make/run';
+import { runSchema, type Run, type ToMake } from '@/core/make/run';
 import { USUAL_SETTINGS, type Settings } from '@/data/settings';
 import type { OpenRun, RemovedRun } from '@/data/run-store';
 import { stores } from '@/data/stores';
+import { runRefusalWords } from '@/words/run-words';
 import { storageFailureWords } from '@/words/storage-words';
 
 export type Planned = Extract<Plan, { outcome: 'planned' }>;
@@ -28,9 +29,16 @@ interface Make {
   readonly settings: Settings;
   /** Why the last change is not in storage; null when it is. */
   readonly unsaved: string | null;
+  /** Why the last thing asked for was not done; null when it was. */
+  readonly refused: string | null;
 }
 
-export const useMake = create<Make>(() => ({ make: { state: 'opening' }, settings: USUAL_SETTINGS, unsaved: null }));
+export const useMake = create<Make>(() => ({
+  make: { state: 'opening' },
+  settings: USUAL_SETTINGS,
+  unsaved: null,
+  refused: null,
+}));
 const { setState, getState } = useMake;
 
 type Change = (run: Run) => Run;
@@ -103,7 +111,11 @@ function put(run: Run): void {
 export function changeRun(change: Change): void {
   const { make } = getState();
   if (make.state !== 'run') return;
-  put(change(make.run));
+  // Held against the schema that reads it again, before it is shown as done.
+  const changed = runSchema.safeParse(change(make.run));
+  if (!changed.success) return setState({ refused: runRefusalWords(changed.error.issues[0]?.path[0]) });
+  put(changed.data);
+  setState({ refused: null });
   waiting = [...waiting, change];
   void write();
 }
@@ -174,7 +186,11 @@ function showList(change: (runs: readonly Run[]) => readonly Run[]): void {
 export function changeSettings(changes: Partial<Settings>): void {
   const settings = { ...getState().settings, ...changes };
   setState({ settings });
-  void stores().settings.write(settings);
+  void stores()
+    .settings.write(settings)
+    .then((written) => {
+      if (!written.ok) setState({ refused: storageFailureWords(written.failure) });
+    });
 }
 
 export function stepOf({ steps }: Planned, id: string | null): MakeStep | null {
