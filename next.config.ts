@@ -28,7 +28,6 @@ const USED = ['screen-wake-lock', 'fullscreen', 'clipboard-write'];
 const UNUSED = [
   'accelerometer',
   'autoplay',
-  'bluetooth',
   'camera',
   'display-capture',
   'encrypted-media',

@@ -60,7 +60,7 @@ export class BenchPage {
     return this.page.getByRole('region', { name: 'Findings' });
   }
 
-  async fromFileMenu(item: string) {
+  async fromFileMenu(item: string | RegExp) {
     await this.button('File').click();
     await this.page.getByRole('menuitem', { name: item }).click();
   }

@@ -102,7 +102,7 @@ test('closed in mid-write: told, the change stays on the bench, and the next wri
 test('a damaged record among good ones: named, left as it is, the others open', async ({ bench, page }) => {
   await bench.open();
   await bench.saved();
-  const spoil = (id: string, history: unknown) =>
+  const spoil = (id: string, lure: unknown) =>
     page.evaluate(
       ([key, spoiled]) =>
         new Promise<unknown>((resolve, reject) => {
@@ -112,9 +112,9 @@ test('a damaged record among good ones: named, left as it is, the others open', 
             const store = request.result.transaction('lures', 'readwrite').objectStore('lures');
             const reading = store.get(key as string);
             reading.onsuccess = () => {
-              const row = reading.result as { history: unknown };
-              const had = row.history;
-              if (spoiled !== undefined) store.put({ ...row, history: spoiled });
+              const row = reading.result as { lure: unknown };
+              const had = row.lure;
+              if (spoiled !== undefined) store.put({ ...row, lure: spoiled });
               store.transaction.oncomplete = () => {
                 request.result.close();
                 resolve(had);
@@ -122,17 +122,30 @@ test('a damaged record among good ones: named, left as it is, the others open', 
             };
           };
         }),
-      [id, history] as const,
+      [id, lure] as const,
     );
-  await spoil('suvra-needle', { lure: { id: 'suvra-needle', name: 'half' } });
-  await page.reload();
+  const whole = (await spoil('suvra-needle', undefined)) as { build: { items: Record<string, unknown> } };
+  const gnawed = { ...whole, build: { ...whole.build, items: { ...whole.build.items, 'blade-1': { gnawed: true } } } };
+  await spoil('suvra-needle', gnawed);
+  await page.goto('/bench?lure=suvra-needle');
   await expect(bench.notice(/Damaged and left as they are: suvra-needle. The other lures are in order/)).toBeVisible();
   await expect(bench.name()).toHaveValue('Hovna Lantern');
   await bench.choose('Mirrow Drum');
   await bench.button('Lures').click();
   await expect(page.getByRole('menuitem', { name: /Suvra Needle/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
-  expect(await spoil('suvra-needle', undefined)).toEqual({ lure: { id: 'suvra-needle', name: 'half' } });
+  expect(await spoil('suvra-needle', undefined)).toEqual(gnawed);
+
+  // As far as it can be read it is opened beside; the record goes out as it lies.
+  await bench.button('Lures').click();
+  await page.getByRole('menuitem', { name: /with their drawings/ }).click();
+  const asItIs = await bench.exported(() => bench.button('Export suvra-needle as it is').click());
+  expect(asItIs.text).toContain('gnawed');
+  await bench.button('Open what can be read of suvra-needle').click();
+  await expect(bench.notice(/Left out: lure.build.items.blade-1/)).toBeVisible();
+  await expect(bench.name()).toHaveValue('Suvra Needle');
+  await expect(page).toHaveURL(/suvra-needle-2/);
+  await expect(bench.unit(/French|Willow|Colorado|Indiana/)).toHaveCount(0);
 });
 
 test('worker death: told beside the figures that still hold, and worked out again at a press', async ({

@@ -2,6 +2,15 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
+// For the letters that the app's own type lacks; fetched by the browser only where one is shown.
+import '@fontsource/noto-sans/cyrillic-400.css';
+import '@fontsource/noto-sans/cyrillic-700.css';
+import '@fontsource/noto-sans/cyrillic-ext-400.css';
+import '@fontsource/noto-sans/cyrillic-ext-700.css';
+import '@fontsource/noto-sans/greek-400.css';
+import '@fontsource/noto-sans/greek-700.css';
+import '@fontsource/noto-sans/vietnamese-400.css';
+import '@fontsource/noto-sans/vietnamese-700.css';
 import './globals.css';
 import { Offline } from '@/ui/Offline';
 
@@ -9,7 +18,6 @@ export const metadata: Metadata = {
   title: 'Mazurka',
   description: 'The bench partner of people who build and tune bladed lures.',
   appleWebApp: { title: 'Mazurka' },
-  icons: { apple: '/icons/icon-192.png' },
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

@@ -1,8 +1,8 @@
-import { PAPERS, placeText, type Page } from './page';
+import { pageSize, placeText, type Page } from './page';
 
 /** A page as it is shown and printed: one SVG, its units millimetres. */
 export function PageSvg({ page, className }: { readonly page: Page; readonly className?: string }) {
-  const { widthMm, heightMm } = PAPERS[page.paper];
+  const { widthMm, heightMm } = pageSize(page);
   return (
     <svg
       role="img"

@@ -7,7 +7,7 @@ import type { Lure } from '../core/lure/lure';
 import { startRun } from '../core/make/run';
 import { cardPage } from './card';
 import { codeOf } from './code';
-import { PAPERS, type Mark, type Measure } from './page';
+import { PAPERS, pageSize, type Mark, type Measure } from './page';
 
 const measure: Measure = (text, sizeMm) => text.length * sizeMm * 0.5;
 
@@ -23,8 +23,9 @@ describe('the card of a piece', () => {
   it.each(DEMO_LURES.map((lure) => [lure.name, lure] as const))(
     '%s: everything on A6, nothing under the code',
     (_, lure) => {
-      const { marks, paper } = cardOf(lure);
-      const { widthMm, heightMm } = PAPERS[paper];
+      const card = cardOf(lure);
+      const { marks } = card;
+      const { widthMm, heightMm } = pageSize(card);
       const code = marks.at(-1);
       if (code?.mark !== 'path') throw new Error('the code comes last');
       const words = texts(marks);

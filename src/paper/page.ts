@@ -41,10 +41,20 @@ export type Mark =
       readonly colour: string;
     };
 
+export interface PageSize {
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
 export interface Page {
-  readonly paper: PaperName;
+  /** A paper it is printed on, or the size of a drawing that is only a file. */
+  readonly paper: PaperName | PageSize;
   readonly title: string;
   readonly marks: readonly Mark[];
+}
+
+export function pageSize({ paper }: Page): PageSize {
+  return typeof paper === 'string' ? PAPERS[paper] : paper;
 }
 
 /** Width of a text, mm. */

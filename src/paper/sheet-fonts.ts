@@ -1,4 +1,7 @@
-/** The type of the app as files that can be put into a PDF; they ship with it. */
+/**
+ * The type of the app as files that can be put into a PDF; they ship with it. Behind the app's own comes a second family for
+ * the scripts that one lacks: Greek, Cyrillic and the accents of Vietnamese.
+ */
 import type { FontFiles } from './write-pdf';
 
 const REGULAR = [
@@ -10,6 +13,10 @@ const REGULAR = [
     '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff',
     import.meta.url,
   ),
+  new URL('@fontsource/noto-sans/files/noto-sans-cyrillic-400-normal.woff', import.meta.url),
+  new URL('@fontsource/noto-sans/files/noto-sans-cyrillic-ext-400-normal.woff', import.meta.url),
+  new URL('@fontsource/noto-sans/files/noto-sans-greek-400-normal.woff', import.meta.url),
+  new URL('@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff', import.meta.url),
 ];
 const BOLD = [
   new URL(
@@ -20,6 +27,10 @@ const BOLD = [
     '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff',
     import.meta.url,
   ),
+  new URL('@fontsource/noto-sans/files/noto-sans-cyrillic-700-normal.woff', import.meta.url),
+  new URL('@fontsource/noto-sans/files/noto-sans-cyrillic-ext-700-normal.woff', import.meta.url),
+  new URL('@fontsource/noto-sans/files/noto-sans-greek-700-normal.woff', import.meta.url),
+  new URL('@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff', import.meta.url),
 ];
 
 export async function sheetFonts(): Promise<FontFiles> {

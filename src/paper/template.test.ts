@@ -1,15 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
-import { demoLure } from '@/testing/lures';
+import { demoLure, edited } from '@/testing/lures';
 import { readPdf } from '@/testing/read-pdf';
 import { DEMO_LURES } from '@/demo/scenario';
 import { wireStretches } from '../core/lure/bend-marks';
 import { layOut } from '../core/lure/layout';
 import { wireCut } from '../core/lure/lengths';
 import { CHECK_BAR_IN_MM, CHECK_BAR_MM } from './check-bar';
-import { PAPERS, type PaperName } from './page';
-import { bendingTemplate, templatePage, templateWidth } from './template';
+import { PAPERS, type Page, type PaperName } from './page';
+import { bendingTemplate, templateDrawing, templatePages, templateWidth } from './template';
 import { writeDxf } from './write-dxf';
 import { writePdf, type FontFiles } from './write-pdf';
 import { writeSvg } from './write-svg';
@@ -58,6 +58,11 @@ function dxfLevels(dxf: string): { units: string; levels: number[] } {
   return { units: lines[lines.indexOf('$INSUNITS') + 2] ?? '', levels };
 }
 
+function onePage([page, ...more]: readonly Page[]): Page {
+  if (!page || more.length > 0) throw new Error('it should stand on one page');
+  return page;
+}
+
 const near = (levels: readonly number[], mm: number) => levels.some((each) => Math.abs(each - mm) < 0.2);
 
 describe('the bending template', () => {
@@ -70,7 +75,7 @@ describe('the bending template', () => {
     'of %s on %s measures the same in SVG, DXF and PDF: the bar, and the wire straight',
     async (slug, paper) => {
       const template = templateOf(slug, paper);
-      const page = templatePage(template, paper);
+      const page = onePage(templatePages(template, paper));
       const lure = demoLure(slug);
       const cutMm = wireCut(lure.build).totalM * 1000;
       const rowMm = templateWidth(paper);
@@ -78,7 +83,7 @@ describe('the bending template', () => {
       const rows = [...Array.from({ length: Math.floor(cutMm / rowMm) }, () => rowMm), cutMm % rowMm];
       const svg = svgLevels(writeSvg(page));
       const { units, levels: dxf } = dxfLevels(writeDxf(template));
-      const pdf = await readPdf(await writePdf(page, FONTS, MADE));
+      const pdf = await readPdf(await writePdf([page], FONTS, MADE));
       expect(units).toBe('4');
       expect(pdf.widthMm).toBeCloseTo(PAPERS[paper].widthMm, 2);
       for (const levels of [svg, dxf, pdf.levelLinesMm]) {
@@ -87,6 +92,49 @@ describe('the bending template', () => {
       expect(pdf.words.replace(/\s+/g, ' ')).toContain('bending template');
     },
   );
+
+  it('longer than the page it lies on several, joined cross on cross; as one drawing in SVG and DXF', async () => {
+    const lure = edited(demoLure('stolk-kettle'), { kind: 'carrier', changes: { armM: 0.5 } });
+    const template = bendingTemplate({
+      lure,
+      layout: layOut(lure.build),
+      system: 'metric',
+      wideMm: templateWidth('a4'),
+    });
+    const pages = templatePages(template, 'a4');
+    expect(pages.length).toBeGreaterThan(2);
+    const crosses = (page: Page) => page.marks.filter((mark) => mark.mark === 'path' && mark.d === 'M-4 0H4');
+    for (const page of pages) expect(crosses(page).length).toBeGreaterThanOrEqual(2);
+    // What is at the right crosses of one page is at the left crosses of the next.
+    const [first, second] = pages;
+    const tileMm = PAPERS.a4.widthMm - 24;
+    const xOf = (page: Page | undefined, i: number) => {
+      const mark = page?.marks[i];
+      return mark?.mark === 'path' ? mark.xMm : NaN;
+    };
+    expect(xOf(first, 0) - xOf(second, 0)).toBeCloseTo(tileMm, 9);
+    expect((await readPdf(await writePdf(pages, FONTS, MADE))).pages).toBe(pages.length);
+    const drawing = templateDrawing(template);
+    const whole = svgLevels(writeSvg(drawing));
+    expect(near(whole, CHECK_BAR_MM)).toBe(true);
+    expect(typeof drawing.paper === 'object' && drawing.paper.widthMm).toBeGreaterThan(PAPERS.a4.widthMm * 2);
+  });
+
+  it('a name with line breaks, control characters and other scripts breaks neither SVG nor DXF', () => {
+    const lure = { ...demoLure('stolk-kettle'), name: 'a\r\n0\r\nEOF\u0000\u0007 Щука 50%%d <&>' };
+    const template = bendingTemplate({ lure, layout: layOut(lure.build), system: 'metric', wideMm: 180 });
+    const dxf = writeDxf(template);
+    expect(dxf).toContain('$DWGCODEPAGE');
+    expect(dxf).toContain('\\U+0429\\U+0443');
+    // eslint-disable-next-line no-control-regex
+    expect(dxf).toMatch(/^[\x20-\x7e\r\n\t]*$/);
+    expect(dxf.split('EOF').length - 1).toBe(2);
+    expect(dxf).not.toContain('%%');
+    const svg = writeSvg(templateDrawing(template));
+    // eslint-disable-next-line no-control-regex
+    expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
+    expect(svg).toContain('Щука 50%%d &lt;&amp;&gt;');
+  });
 
   it('has a mark at every end of a stretch, where it lies along the wire, and fits its page, for every demo lure', () => {
     for (const lure of DEMO_LURES) {

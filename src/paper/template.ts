@@ -180,7 +180,10 @@ function formedWire(lure: Lure, layout: Layout, wideMm: number, topMm: number): 
   const middle = middleLine(lure, layout);
   const xs = middle.map(({ x }) => x);
   const ys = middle.map(({ y }) => y);
-  const shift = { x: (wideMm - (Math.max(...xs) - Math.min(...xs))) / 2 - Math.min(...xs), y: topMm - Math.min(...ys) };
+  const shift = {
+    x: Math.max(0, (wideMm - (Math.max(...xs) - Math.min(...xs))) / 2) - Math.min(...xs),
+    y: topMm - Math.min(...ys),
+  };
   const moved = (points: readonly Point[]) => points.map(({ x, y }) => ({ x: x + shift.x, y: y + shift.y }));
   const sections = layout.path?.sections ?? [];
   const ticks = sections
@@ -278,17 +281,86 @@ export function templateWidth(paper: PaperName): number {
   return PAPERS[paper].widthMm - 2 * MARGIN_MM;
 }
 
-/** The template on a page. */
-export function templatePage(template: Template, paper: PaperName): Page {
-  const lines = template.lines.map(({ layer, points }): Mark =>
-    path(polyline(points), MARGIN_MM, MARGIN_MM, LOOKS[layer]),
-  );
+/** The template as one drawing, as large as it is: for a file. */
+export function templateDrawing(template: Template): Page {
+  const box = boxOf(template);
+  const size = { widthMm: box.x1 + 2 * MARGIN_MM, heightMm: box.y1 + 2 * MARGIN_MM };
+  return { paper: size, title: template.title, marks: marksAt(template, MARGIN_MM, MARGIN_MM) };
+}
+
+/**
+ * The template on pages of this paper: one, or where it is larger as many as it takes, side by side and below each other,
+ * with a cross at each corner where they join.
+ */
+export function templatePages(template: Template, paper: PaperName): Page[] {
+  const { widthMm, heightMm } = PAPERS[paper];
+  const [tileMm, tallMm] = [widthMm - 2 * MARGIN_MM, heightMm - 2 * MARGIN_MM];
+  const box = boxOf(template);
+  const across = Math.max(1, Math.ceil((box.x1 - SLACK_MM) / tileMm));
+  const down = Math.max(1, Math.ceil((box.y1 - SLACK_MM) / tallMm));
+  const pages: Page[] = [];
+  for (let row = 0; row < down; row++) {
+    for (let column = 0; column < across; column++) {
+      const marks = marksAt(template, MARGIN_MM - column * tileMm, MARGIN_MM - row * tallMm);
+      const joins = across * down === 1 ? [] : joiningMarks({ row, column, across, down, tileMm, tallMm });
+      pages.push({ paper, title: template.title, marks: [...marks, ...joins] });
+    }
+  }
+  return pages;
+}
+
+/** What may hang over the last page's edge into its margin. */
+const SLACK_MM = 4;
+const CROSS_MM = 4;
+
+interface Tile {
+  readonly row: number;
+  readonly column: number;
+  readonly across: number;
+  readonly down: number;
+  readonly tileMm: number;
+  readonly tallMm: number;
+}
+
+/** Crosses at the corners of what a page shows of the whole, and which page it is. Laid cross on cross the pages join. */
+function joiningMarks({ row, column, across, down, tileMm, tallMm }: Tile): Mark[] {
+  const corners = [0, 1].flatMap((right) => [0, 1].map((below) => ({ right, below })));
+  const inner = corners.filter(({ right, below }) => {
+    const [x, y] = [column + right, row + below];
+    return (x > 0 && x < across) || (y > 0 && y < down);
+  });
+  const crosses = inner.flatMap(({ right, below }): Mark[] => {
+    const [x, y] = [MARGIN_MM + right * tileMm, MARGIN_MM + below * tallMm];
+    return [
+      path(`M${-CROSS_MM} 0H${CROSS_MM}`, x, y, { stroke: INK, strokeMm: 0.2 }),
+      path(`M0 ${-CROSS_MM}V${CROSS_MM}`, x, y, { stroke: INK, strokeMm: 0.2 }),
+    ];
+  });
+  const number = row * across + column + 1;
+  const words = `Page ${number} of ${across * down}: row ${row + 1}, from the left ${column + 1}. Lay cross on cross and tape.`;
+  return [...crosses, text(words, MARGIN_MM, MARGIN_MM + tallMm + 8, 2.9, { colour: SOFT_INK })];
+}
+
+/** How far the template reaches, mm from its top left. */
+function boxOf({ lines, widthMm, heightMm }: Template): { readonly x1: number; readonly y1: number } {
+  let [x1, y1] = [widthMm, heightMm];
+  for (const { points } of lines) {
+    for (const { x, y } of points) {
+      x1 = Math.max(x1, x);
+      y1 = Math.max(y1, y);
+    }
+  }
+  return { x1, y1 };
+}
+
+function marksAt(template: Template, xMm: number, yMm: number): Mark[] {
+  const lines = template.lines.map(({ layer, points }): Mark => path(polyline(points), xMm, yMm, LOOKS[layer]));
   const texts = template.texts.map((each): Mark =>
-    text(each.words, MARGIN_MM + each.at.x, MARGIN_MM + each.at.y, each.sizeMm, {
+    text(each.words, xMm + each.at.x, yMm + each.at.y, each.sizeMm, {
       anchor: each.anchor,
       colour: each.sizeMm > 4 ? INK : SOFT_INK,
       weight: each.sizeMm > 4 ? 'bold' : 'regular',
     }),
   );
-  return { paper, title: template.title, marks: [...lines, ...texts] };
+  return [...lines, ...texts];
 }

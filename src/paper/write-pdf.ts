@@ -1,7 +1,7 @@
 /** A page as PDF 1.7: vector paths and embedded type, one point being 1/72 in. */
 import fontkit from '@pdf-lib/fontkit';
 import { degrees, LineJoinStyle, PDFDocument, rgb, setLineJoin, type PDFFont, type PDFPage } from 'pdf-lib';
-import { PAPERS, type Mark, type Measure, type Page, type Weight } from './page';
+import { pageSize, type Mark, type Measure, type Page, type Weight } from './page';
 
 const POINTS_PER_MM = 72 / 25.4;
 
@@ -16,21 +16,23 @@ interface Face {
 }
 
 /** @param made the time written into the file, so that the same page at the same time gives the same file */
-export async function writePdf(page: Page, files: FontFiles, made: Date): Promise<Uint8Array<ArrayBuffer>> {
+export async function writePdf(pages: readonly Page[], files: FontFiles, made: Date): Promise<Uint8Array<ArrayBuffer>> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   const fonts = await embed(pdf, files);
-  const { widthMm, heightMm } = PAPERS[page.paper];
-  pdf.setTitle(page.title);
+  pdf.setTitle(pages[0]?.title ?? '');
   pdf.setProducer('Mazurka');
   pdf.setCreator('Mazurka');
   pdf.setCreationDate(made);
   pdf.setModificationDate(made);
-  const sheet = pdf.addPage([widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM]);
-  sheet.pushOperators(setLineJoin(LineJoinStyle.Round));
-  for (const mark of page.marks) {
-    if (mark.mark === 'path') drawPath(sheet, mark, heightMm);
-    else drawText(sheet, mark, heightMm, fonts);
+  for (const page of pages) {
+    const { widthMm, heightMm } = pageSize(page);
+    const sheet = pdf.addPage([widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM]);
+    sheet.pushOperators(setLineJoin(LineJoinStyle.Round));
+    for (const mark of page.marks) {
+      if (mark.mark === 'path') drawPath(sheet, mark, heightMm);
+      else drawText(sheet, mark, heightMm, fonts);
+    }
   }
   return new Uint8Array(await pdf.save());
 }
@@ -64,14 +66,33 @@ async function embed(pdf: PDFDocument, files: FontFiles): Promise<Fonts> {
   return { regular: await faces('regular'), bold: await faces('bold') };
 }
 
-/** The text cut where the face changes; a letter that no face has is shown as a question mark. */
+/** Letters of these pages that none of the files has: they are drawn as an empty box. */
+export async function lettersWithoutType(pages: readonly Page[], files: FontFiles): Promise<string> {
+  const pdf = await PDFDocument.create();
+  pdf.registerFontkit(fontkit);
+  const fonts = await embed(pdf, files);
+  const lacking = new Set<string>();
+  for (const mark of pages.flatMap(({ marks }) => marks)) {
+    if (mark.mark !== 'text') continue;
+    for (const letter of mark.text) {
+      const code = letter.codePointAt(0) ?? 0;
+      if (!fonts[mark.weight].some(({ has }) => has.has(code))) lacking.add(letter);
+    }
+  }
+  return [...lacking].join('');
+}
+
+/** What stands for a letter that no face has: every face has brackets. */
+const NO_LETTER = '[]';
+
+/** The text cut where the face changes; a letter that no face has is shown as an empty box. */
 function runs(text: string, faces: readonly Face[]): { text: string; font: PDFFont }[] {
   const found: { text: string; font: PDFFont }[] = [];
   for (const letter of text) {
     const face = faces.find(({ has }) => has.has(letter.codePointAt(0) ?? 0));
     const font = (face ?? faces[0])?.font;
     if (!font) throw new Error('writePdf: needs at least one font file for each weight');
-    const shown = face ? letter : '?';
+    const shown = face ? letter : NO_LETTER;
     const last = found.at(-1);
     if (last?.font === font) last.text += shown;
     else found.push({ text: shown, font });

@@ -1,8 +1,8 @@
 /** A page as an SVG file of its own, its units millimetres. */
-import { PAPERS, placeText, type Mark, type Page } from './page';
+import { pageSize, placeText, type Mark, type Page } from './page';
 
 export function writeSvg(page: Page): string {
-  const { widthMm, heightMm } = PAPERS[page.paper];
+  const { widthMm, heightMm } = pageSize(page);
   const marks = page.marks.map(markText).join('\n  ');
   return `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">
@@ -20,6 +20,14 @@ function markText(mark: Mark): string {
   return `<text x="${mark.xMm}" y="${mark.yMm}" font-size="${mark.sizeMm}" font-weight="${weight}" text-anchor="${mark.anchor}" fill="${mark.colour}" font-family="sans-serif">${escaped(mark.text)}</text>`;
 }
 
+/** Characters that XML has no way to write. */
+const NOT_IN_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff\ufffe\uffff]/gu;
+
 function escaped(words: string): string {
-  return words.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  return words
+    .replace(NOT_IN_XML, ' ')
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/"/g, '&quot;');
 }

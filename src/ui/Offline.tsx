@@ -16,7 +16,9 @@ export function Offline() {
     if (process.env.NODE_ENV === 'development' || !('serviceWorker' in navigator)) return;
     let isHere = true;
     let timer: ReturnType<typeof setInterval> | undefined;
-    const follow = (registration: ServiceWorkerRegistration) => {
+    const follow = (registration: ServiceWorkerRegistration | undefined) => {
+      // Where service workers are turned off the browser may answer with nothing.
+      if (!registration) return;
       const tell = () => {
         // Without one in charge it is the first, and there is nothing newer about it.
         if (isHere && registration.waiting && navigator.serviceWorker.controller) setWaiting(registration.waiting);

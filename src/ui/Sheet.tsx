@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui';
 import X from 'lucide-react/icons/x';
-import { useState, type ReactNode, type RefObject } from 'react';
+import { useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { lastFocus } from './last-focus';
 
 export interface SheetProps {
@@ -25,14 +25,36 @@ function focusFirst(event: Event) {
   first.focus();
 }
 
+/** While the sheet lies over it, nothing else on the page can be reached; what is told in a corner still is. */
+function useInertRest(sheet: RefObject<HTMLElement | null>, isOpen: boolean): void {
+  useEffect(() => {
+    if (!isOpen) return;
+    const rest = [...document.body.children].filter(
+      (each): each is HTMLElement =>
+        each instanceof HTMLElement &&
+        !each.inert &&
+        !each.contains(sheet.current) &&
+        each.querySelector('[data-sonner-toaster]') === null &&
+        !each.matches('script, style, [aria-live]'),
+    );
+    for (const each of rest) each.inert = true;
+    return () => {
+      for (const each of rest) each.inert = false;
+    };
+  }, [sheet, isOpen]);
+}
+
 /** A sheet laid over the page from the right: the page behind stays in sight. */
 export function Sheet({ open, onOpenChange, title, description, wide, focusAfter, children }: SheetProps) {
   const [opener] = useState(lastFocus);
+  const sheet = useRef<HTMLDivElement>(null);
+  useInertRest(sheet, open);
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-black/25" />
         <Dialog.Content
+          ref={sheet}
           onOpenAutoFocus={focusFirst}
           onCloseAutoFocus={(event) => {
             const to = [focusAfter?.current, opener].find((each) => each?.isConnected);

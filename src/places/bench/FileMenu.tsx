@@ -23,42 +23,40 @@ export const FileMenu = memo(function FileMenu() {
             File <ChevronDown aria-hidden size={18} />
           </Button>
         </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" sideOffset={4} className={MENU}>
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet()}>
-              Build sheet, to print
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet('template')}>
-              Bending template, true size
-            </DropdownMenu.Item>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={exportOpenLure}>
-              Export this lure
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => input.current?.click()}>
-              Import a lure
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void duplicateLure()}>
-              Start from a copy of this one
-            </DropdownMenu.Item>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('parts')}>
-              Your own parts
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('rules')}>
-              Your rules about hooks
-            </DropdownMenu.Item>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('backup')}>
-              Backup and restore
-              <BackupAge />
-            </DropdownMenu.Item>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void removeOpenLure()}>
-              Put this lure away
-            </DropdownMenu.Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" sideOffset={4} className={MENU}>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet()}>
+            Build sheet, to print
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet('template')}>
+            Bending template, true size
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={exportOpenLure}>
+            Export this lure
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => input.current?.click()}>
+            Import a lure
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void duplicateLure()}>
+            Start from a copy of this one
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('parts')}>
+            Your own parts
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('rules')}>
+            Your rules about hooks
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('backup')}>
+            Backup and restore
+            <BackupAge />
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-line" />
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void removeOpenLure()}>
+            Put this lure away
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
       </DropdownMenu.Root>
       <input
         ref={input}

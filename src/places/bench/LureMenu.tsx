@@ -21,26 +21,29 @@ export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: st
           Lures <ChevronDown aria-hidden size={18} />
         </Button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={4} className={`${MENU} max-h-[70vh] overflow-y-auto`}>
-          {lures.slice(0, SHOWN).map((lure) => (
-            <DropdownMenu.Item key={lure.id} className={MENU_ITEM} onSelect={() => void openLure(lure.id as LureId)}>
-              <span className={lure.id === openId ? 'font-semibold' : ''}>{lure.name}</span>
-              <span className="ml-auto pl-6 text-sm text-ink-soft">{lure.isMade ? 'made' : 'design'}</span>
-            </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Separator className="my-1 h-px bg-line" />
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('lures')}>
-            All {lures.length}, with their drawings
+      <DropdownMenu.Content
+        tabIndex={0}
+        align="start"
+        sideOffset={4}
+        className={`${MENU} max-h-[70vh] overflow-y-auto`}
+      >
+        {lures.slice(0, SHOWN).map((lure) => (
+          <DropdownMenu.Item key={lure.id} className={MENU_ITEM} onSelect={() => void openLure(lure.id as LureId)}>
+            <span className={lure.id === openId ? 'font-semibold' : ''}>{lure.name}</span>
+            <span className="ml-auto pl-6 text-sm text-ink-soft">{lure.isMade ? 'made' : 'design'}</span>
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('new')}>
-            Start a new lure
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={MENU_ITEM} asChild>
-            <a href="/make">Being made, and made</a>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+        ))}
+        <DropdownMenu.Separator className="my-1 h-px bg-line" />
+        <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('lures')}>
+          All {lures.length}, with their drawings
+        </DropdownMenu.Item>
+        <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('new')}>
+          Start a new lure
+        </DropdownMenu.Item>
+        <DropdownMenu.Item className={MENU_ITEM} asChild>
+          <a href="/make">Being made, and made</a>
+        </DropdownMenu.Item>
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 });

@@ -117,7 +117,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
           <div ref={stage} className="flex flex-col overflow-x-auto bg-stage contain-content">
             {/* On a narrow screen the drawing comes first. */}
             <div className="px-2 pt-1 max-sm:order-last">
-              <div className="min-h-20">
+              <div className="min-h-20 max-sm:min-h-52">
                 <Boundary name="What the blades do" {...onLure}>
                   {isReady && (
                     <SpinReadouts
@@ -132,7 +132,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                   )}
                 </Boundary>
               </div>
-              <div className="pointer-events-none relative z-10 flex min-h-11 flex-wrap items-center justify-end gap-x-2 text-sm *:pointer-events-auto sm:-mb-7">
+              <div className="pointer-events-none relative z-10 flex min-h-11 flex-wrap items-center justify-end gap-x-2 text-sm *:pointer-events-auto *:rounded-md *:bg-stage sm:-mb-7">
                 <p className="px-2 text-ink-soft">
                   {overall} long · {showMass(mass, system)}
                 </p>

@@ -19,6 +19,7 @@ import { followOwnParts } from './own-things';
 import type { PickerAim } from './part-deeds';
 import { ChoiceRow } from './ChoiceRow';
 import { SORTS, sorted, useChoices, useEffects, type Choice, type Sort } from './use-choices';
+import { RadioRow } from '@/ui/RadioRow';
 
 export interface PartPickerProps {
   readonly aim: PickerAim;
@@ -186,23 +187,17 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
         />
       </label>
       {kinds.length > 1 && (
-        <div role="radiogroup" aria-label="Kind of part" className="flex flex-wrap gap-1">
-          {kinds.map((each) => (
-            <button
-              key={each}
-              type="button"
-              role="radio"
-              aria-checked={kind === each}
-              onClick={() => {
-                setKind(each);
-                setActive(0);
-              }}
-              className="min-h-11 rounded-md border border-line px-2.5 text-sm aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
-            >
-              {KIND_WORDS[each].many}
-            </button>
-          ))}
-        </div>
+        <RadioRow
+          label="Kind of part"
+          className="flex flex-wrap gap-1"
+          optionClassName="min-h-11 rounded-md border border-line px-2.5 text-sm aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
+          value={kind}
+          options={kinds.map((each) => ({ value: each, shown: KIND_WORDS[each].many }))}
+          onChange={(each) => {
+            setKind(each);
+            setActive(0);
+          }}
+        />
       )}
       <div className="flex flex-wrap items-center justify-between gap-x-3">
         <p id={`${id}-count`} role="status" className="text-sm text-ink-soft">
@@ -210,24 +205,18 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
           {isWorking && sort !== 'listed' && ` · weighing ${effects.size.toLocaleString('en')}`}
           {failed !== null && ` · what they would do could not be worked out (${failed})`}
         </p>
-        <div role="radiogroup" aria-label="Sort by" className="ml-auto flex items-center pr-3">
-          {SORTS.map((each) => (
-            <button
-              key={each}
-              type="button"
-              role="radio"
-              aria-checked={sort === each}
-              onClick={() => {
-                setSort(each);
-                setActive(0);
-                list.current?.scrollTo({ top: 0 });
-              }}
-              className="min-h-9 w-17 text-right text-sm whitespace-nowrap text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
-            >
-              {SORT_WORDS[each]}
-            </button>
-          ))}
-        </div>
+        <RadioRow
+          label="Sort by"
+          className="ml-auto flex items-center pr-3"
+          optionClassName="min-h-9 w-17 text-right text-sm whitespace-nowrap text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+          value={sort}
+          options={SORTS.map((each) => ({ value: each, shown: SORT_WORDS[each] }))}
+          onChange={(each) => {
+            setSort(each);
+            setActive(0);
+            list.current?.scrollTo({ top: 0 });
+          }}
+        />
       </div>
       {lure.made && first && (
         <CostNote lure={lure} edits={placementEdits(lure.build, placement, first)} system={system} />

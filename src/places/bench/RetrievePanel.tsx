@@ -16,6 +16,7 @@ import { askAgain, tryState, useBench } from './bench-state';
 import { changeSettings } from './bench-store';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
 import { shownOf, useCurve, useStall, type Asked } from './use-core';
+import { RadioRow } from '@/ui/RadioRow';
 
 const RateCurve = latePart(() => import('./RateCurve').then((room) => room.default));
 
@@ -76,20 +77,14 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
     <div className="flex w-[27rem] max-w-full flex-col gap-0.5">
       <div className="flex items-center justify-between gap-2">
         <h2 className="text-sm text-ink-soft">Retrieve</h2>
-        <div role="radiogroup" aria-label="Say the speed by" className="flex">
-          {SPEED_WAYS.map(({ by, name }) => (
-            <button
-              key={by}
-              type="button"
-              role="radio"
-              aria-checked={retrieve.by === by}
-              className="min-h-11 px-2.5 text-sm text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
-              onClick={() => set(sayBy(retrieve, by))}
-            >
-              {name}
-            </button>
-          ))}
-        </div>
+        <RadioRow
+          label="Say the speed by"
+          className="flex"
+          optionClassName="min-h-11 px-2.5 text-sm text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+          value={retrieve.by}
+          options={SPEED_WAYS.map(({ by, name }) => ({ value: by, shown: name }))}
+          onChange={(by) => set(sayBy(retrieve, by))}
+        />
       </div>
       <div className="flex flex-wrap items-end justify-between gap-x-4">
         <label htmlFor={id} className="whitespace-nowrap">

@@ -101,7 +101,7 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
           </section>
         </div>
       </main>
-      <footer className="sticky bottom-0 flex items-center gap-3 border-t-2 border-line bg-panel p-3">
+      <footer data-stays className="sticky bottom-0 flex items-center gap-3 border-t-2 border-line bg-panel p-3">
         <a className={BIG.plain} href={`/bench?lure=${lure.id}`}>
           To the bench
         </a>

@@ -59,7 +59,7 @@ export function Checks({ run, names }: { readonly run: Run; readonly names: read
           </p>
         )}
       </main>
-      <footer className="sticky bottom-0 grid grid-cols-[1fr_2fr] gap-3 border-t-2 border-line bg-panel p-3">
+      <footer data-stays className="sticky bottom-0 grid grid-cols-[1fr_2fr] gap-3 border-t-2 border-line bg-panel p-3">
         <button
           type="button"
           className={`${BIG.plain} min-h-16 text-xl`}

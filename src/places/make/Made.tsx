@@ -29,7 +29,7 @@ export function Made({ run }: { readonly run: Run }) {
       ]);
       saveFile(
         `${run.lureId}-no-${run.number ?? 0}.pdf`,
-        await writePdf(page, await sheetFonts(), new Date()),
+        await writePdf([page], await sheetFonts(), new Date()),
         'application/pdf',
       );
       setPdf(null);

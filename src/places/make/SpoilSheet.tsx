@@ -9,6 +9,7 @@ import { Sheet } from '@/ui/Sheet';
 import { partTitle } from '@/words/part-words';
 import { BIG } from './looks';
 import { changeRun, type Planned } from './make-store';
+import { RadioRow } from '@/ui/RadioRow';
 
 export interface SpoilSheetProps {
   readonly run: Run;
@@ -61,21 +62,19 @@ export function SpoilSheet({ run, plan, names, step, focusAfter, onClose }: Spoi
       description="It is noted with this piece. What is still sound is used again."
     >
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto">
-        <div role="radiogroup" aria-label="Spoiled piece" className="flex flex-col gap-1">
-          {pieces.map((piece) => (
-            <button
-              key={piece}
-              type="button"
-              role="radio"
-              aria-checked={chosen === piece}
-              className={`${BIG.plain} justify-start text-left aria-checked:border-accent aria-checked:bg-accent-soft`}
-              onClick={() => setChosen(piece)}
-            >
-              {chosen === piece ? '● ' : '○ '}
-              {name(piece)}
-            </button>
-          ))}
-        </div>
+        <RadioRow
+          label="Spoiled piece"
+          isColumn
+          className="flex flex-col gap-1"
+          optionClassName={`${BIG.plain} justify-start text-left aria-checked:border-accent aria-checked:bg-accent-soft`}
+          value={chosen}
+          options={pieces.map((piece) => ({
+            value: piece,
+            shown: `${chosen === piece ? '●' : '○'} ${name(piece)}`,
+            label: name(piece),
+          }))}
+          onChange={setChosen}
+        />
       </div>
       {found && (
         <div className="flex flex-col gap-2 text-lg" role="status">

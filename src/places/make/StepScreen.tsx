@@ -168,7 +168,7 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
           </p>
         </section>
       </main>
-      <footer className="sticky bottom-0 grid grid-cols-[1fr_2fr] gap-3 border-t-2 border-line bg-panel p-3">
+      <footer data-stays className="sticky bottom-0 grid grid-cols-[1fr_2fr] gap-3 border-t-2 border-line bg-panel p-3">
         <button type="button" className={`${BIG.plain} min-h-16 text-xl`} onClick={back}>
           Back
         </button>
@@ -272,7 +272,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
         <button
           type="button"
           aria-pressed={trueSize}
-          className={`${BIG.small} absolute bottom-1 left-1 bg-panel/85`}
+          className={`${BIG.small} absolute bottom-1 left-1 bg-panel`}
           onClick={onTrueSize}
         >
           True size

@@ -2,6 +2,7 @@
 
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { Run } from '@/core/make/run';
+import { steadyNow } from '@/ui/steady-now';
 import { WAIT_WORDS } from '@/words/make-words';
 import { BIG } from './looks';
 import { changeRun, stepOf, useMake, type Planned } from './make-store';
@@ -10,9 +11,10 @@ import { ring, say } from './speech';
 /** A wait that runs by itself while the work goes on. It counts on over reloads; the end rings once. */
 export function Timers({ run, plan }: { readonly run: Run; readonly plan: Planned }) {
   const now = useNow(run.timers.length > 0);
+  const timers = run.timers.map(({ step, endsAt }) => ({ step, left: leftOf(endsAt, now, plan, step) }));
   const spoken = useMake((state) => state.settings.spoken);
   const rung = useRef<ReadonlySet<string>>(new Set());
-  const over = run.timers.filter(({ endsAt }) => now > 0 && endsAt <= now).map(({ step }) => step);
+  const over = timers.filter(({ left }) => left === 0).map(({ step }) => step);
   const onOver = useEffectEvent((steps: readonly string[]) => {
     const fresh = steps.filter((step) => !rung.current.has(step));
     if (fresh.length === 0) return;
@@ -27,9 +29,8 @@ export function Timers({ run, plan }: { readonly run: Run; readonly plan: Planne
   if (run.timers.length === 0) return null;
   return (
     <ul aria-label="Waiting" className="flex flex-wrap gap-2">
-      {run.timers.map(({ step, endsAt }) => {
-        const left = Math.max(0, Math.ceil((endsAt - now) / 1000));
-        const isOver = now > 0 && left === 0;
+      {timers.map(({ step, left }) => {
+        const isOver = left === 0;
         return (
           <li
             key={step}
@@ -37,7 +38,7 @@ export function Timers({ run, plan }: { readonly run: Run; readonly plan: Planne
           >
             <span className="text-lg">{waitOf(plan, step)}</span>
             <span role="timer" className="measure text-2xl font-bold">
-              {isOver ? 'done' : clock(now > 0 ? left : 0)}
+              {isOver ? 'done' : clock(left ?? 0)}
             </span>
             <button
               type="button"
@@ -56,12 +57,19 @@ export function Timers({ run, plan }: { readonly run: Run; readonly plan: Planne
   );
 }
 
+/** Seconds left; null until the time is known. Never more than the whole wait: a clock set back does not lengthen it. */
+function leftOf(endsAt: number, now: number, plan: Planned, step: string): number | null {
+  if (now === 0) return null;
+  const whole = stepOf(plan, step)?.wait?.seconds ?? Infinity;
+  return Math.min(whole, Math.max(0, Math.ceil((endsAt - now) / 1000)));
+}
+
 /** Starts this step's wait, or starts it over. */
 export function startTimer(run: Run, plan: Planned): void {
   const wait = stepOf(plan, run.at)?.wait;
   const { at } = run;
   if (!wait || at === null) return;
-  const endsAt = Date.now() + wait.seconds * 1000;
+  const endsAt = steadyNow() + wait.seconds * 1000;
   changeRun((each) => ({ ...each, timers: [...each.timers.filter(({ step }) => step !== at), { step: at, endsAt }] }));
 }
 
@@ -79,7 +87,7 @@ function useNow(isWanted: boolean): number {
   const [now, setNow] = useState(0);
   useEffect(() => {
     if (!isWanted) return;
-    const tick = () => setNow(Date.now());
+    const tick = () => setNow(steadyNow());
     const first = setTimeout(tick, 0);
     const timer = setInterval(tick, 500);
     return () => {

@@ -20,7 +20,8 @@ export function useHandsFree(hands: Hands): void {
     const does = KEYS[event.key];
     if (does === undefined || (isOnControl && (event.key === ' ' || event.key === 'Enter'))) return;
     event.preventDefault();
-    hands[does]?.();
+    // A key that is held, or a pedal that rests under a boot, is one press.
+    if (!event.repeat) hands[does]?.();
   });
   useEffect(() => {
     window.addEventListener('keydown', onKey);

@@ -10,9 +10,11 @@ import { PageSvg } from '@/paper/PageSvg';
 import { Button } from '@/ui/Button';
 import { saveFile } from '@/ui/save-file';
 import { today } from '@/ui/today';
+import { templateDrawing } from '@/paper/template';
 import { writeSvg } from '@/paper/write-svg';
 import { sheetOf, templateOf } from './sheet-of';
 import { storageFailureWords } from '@/words/storage-words';
+import { RadioRow } from '@/ui/RadioRow';
 
 type Opened =
   | { readonly state: 'opening' }
@@ -29,15 +31,16 @@ export function BuildSheet() {
   const opened = useOpened();
   const [paper, setPaper] = useState<SheetPaper | null>(null);
   const [pdf, setPdf] = useState<'idle' | 'writing' | { readonly failed: string }>('idle');
+  const [lacking, setLacking] = useState('');
   const measure = useMeasure();
   const system = opened.state === 'open' ? opened.system : 'metric';
   const chosen = paper ?? (system === 'metric' ? 'a4' : 'letter');
-  const page = useMemo(() => {
+  const pages = useMemo(() => {
     if (opened.state !== 'open' || !measure) return null;
     const { lure, shown } = opened;
     return shown === 'template'
-      ? templateOf(lure, opened.system, chosen).page
-      : sheetOf(lure, opened.system, chosen, today(), measure);
+      ? templateOf(lure, opened.system, chosen).pages
+      : [sheetOf(lure, opened.system, chosen, today(), measure)];
   }, [opened, chosen, measure]);
   if (opened.state === 'failed') {
     return (
@@ -50,7 +53,7 @@ export function BuildSheet() {
       </main>
     );
   }
-  if (!page || opened.state !== 'open') {
+  if (!pages || opened.state !== 'open') {
     return (
       <main className="grid min-h-dvh place-items-center">
         <p role="status">Setting the sheet…</p>
@@ -60,7 +63,10 @@ export function BuildSheet() {
   const { name: paperName, widthMm, heightMm } = PAPERS[chosen];
   const { lure, shown } = opened;
   const fileName = `${lure.id}${shown === 'template' ? '-template' : ''}-${chosen}`;
-  const saveSvg = () => saveFile(`${fileName}.svg`, writeSvg(page), 'image/svg+xml');
+  const saveSvg = () => {
+    const { template } = templateOf(lure, system, chosen);
+    saveFile(`${fileName}.svg`, writeSvg(templateDrawing(template)), 'image/svg+xml');
+  };
   const saveDxf = async () => {
     const { writeDxf } = await import('@/paper/write-dxf');
     saveFile(`${lure.id}-template.dxf`, writeDxf(templateOf(lure, system, chosen).template), 'image/vnd.dxf');
@@ -68,37 +74,33 @@ export function BuildSheet() {
   const savePdf = async () => {
     setPdf('writing');
     try {
-      const [{ writePdf }, { sheetFonts }] = await Promise.all([
+      const [{ lettersWithoutType, writePdf }, { sheetFonts }] = await Promise.all([
         import('@/paper/write-pdf'),
         import('@/paper/sheet-fonts'),
       ]);
-      saveFile(`${fileName}.pdf`, await writePdf(page, await sheetFonts(), new Date()), 'application/pdf');
+      const fonts = await sheetFonts();
+      saveFile(`${fileName}.pdf`, await writePdf(pages, fonts, new Date()), 'application/pdf');
       setPdf('idle');
+      setLacking(await lettersWithoutType(pages, fonts));
     } catch (error) {
       setPdf({ failed: error instanceof Error ? error.message : String(error) });
     }
   };
   return (
     <>
-      <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0 } @media print { html, body { width: ${widthMm}mm; height: ${heightMm}mm; overflow: hidden; background: #fff } }`}</style>
+      <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0 } @media print { html, body { width: ${widthMm}mm; height: ${heightMm * pages.length}mm; overflow: hidden; background: #fff } }`}</style>
       <header className="flex flex-wrap items-center gap-2 border-b border-line bg-panel px-4 py-2 print:hidden">
         <h1 className="mr-auto text-xl font-bold">
           {lure.name}: {SHOWN_WORDS[shown]}
         </h1>
-        <div role="radiogroup" aria-label="Paper" className="flex">
-          {SHEET_PAPERS.map((each) => (
-            <button
-              key={each}
-              type="button"
-              role="radio"
-              aria-checked={chosen === each}
-              className="min-h-11 px-3 text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
-              onClick={() => setPaper(each)}
-            >
-              {PAPERS[each].name}
-            </button>
-          ))}
-        </div>
+        <RadioRow
+          label="Paper"
+          className="flex"
+          optionClassName="min-h-11 px-3 text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+          value={chosen}
+          options={SHEET_PAPERS.map((each) => ({ value: each, shown: PAPERS[each].name }))}
+          onChange={setPaper}
+        />
         {shown === 'template' && (
           <>
             <Button onClick={saveSvg}>Save as SVG</Button>
@@ -116,13 +118,36 @@ export function BuildSheet() {
             The PDF could not be written ({pdf.failed}). Printing still works, also to a file.
           </p>
         )}
+        {lacking !== '' && (
+          <p role="status" className="w-full text-sm text-caution">
+            ⚠ The type that ships has no letter for {lacking}: the PDF shows [] there. Printing from here uses the type
+            of this computer.
+          </p>
+        )}
+        {pages.length > 1 && (
+          <p className="w-full text-sm">
+            Larger than the paper, so it stands on {pages.length} pages: lay cross on cross and tape them.
+          </p>
+        )}
         <p className="w-full text-sm text-ink-soft">
           Print at 100 %, without “fit to page”, and lay a rule on the bar: it must measure {showLength(0.05, 'metric')}
           .
         </p>
       </header>
-      <main className="flex justify-center overflow-x-auto bg-stage p-6 print:block print:overflow-hidden print:bg-white print:p-0">
-        <PageSvg page={page} className="block shrink-0 shadow-lg print:shadow-none" />
+      {/* Scrolled by keys too, and to both of its edges when it is wider than the screen. */}
+      <main
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        tabIndex={0}
+        aria-label={`The ${SHOWN_WORDS[shown]}, ${pages.length === 1 ? 'one page' : `${pages.length} pages`}`}
+        className="flex flex-col items-center-safe gap-6 overflow-x-auto bg-stage p-6 print:block print:overflow-hidden print:bg-white print:p-0"
+      >
+        {pages.map((page, i) => (
+          <PageSvg
+            key={i}
+            page={page}
+            className="block shrink-0 break-after-page shadow-lg last:break-after-auto print:shadow-none"
+          />
+        ))}
       </main>
     </>
   );

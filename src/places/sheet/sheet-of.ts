@@ -7,7 +7,7 @@ import type { UnitSystem } from '@/core/units/write';
 import { buildSheet } from '@/paper/build-sheet';
 import { FAMILY_WORDS } from '@/words/family-words';
 import type { Measure, Page, SheetPaper } from '@/paper/page';
-import { bendingTemplate, templatePage, templateWidth, type Template } from '@/paper/template';
+import { bendingTemplate, templatePages, templateWidth, type Template } from '@/paper/template';
 
 /** The build sheet of a lure, with all that stands on it worked out. */
 export function sheetOf(lure: Lure, system: UnitSystem, paper: SheetPaper, day: string, measure: Measure): Page {
@@ -30,8 +30,12 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: SheetPaper, day: 
   );
 }
 
-/** The bending template of a lure's wire, and the page it stands on. */
-export function templateOf(lure: Lure, system: UnitSystem, paper: SheetPaper): { template: Template; page: Page } {
+/** The bending template of a lure's wire, and the pages it stands on. */
+export function templateOf(
+  lure: Lure,
+  system: UnitSystem,
+  paper: SheetPaper,
+): { readonly template: Template; readonly pages: readonly Page[] } {
   const template = bendingTemplate({ lure, layout: layOut(lure.build), system, wideMm: templateWidth(paper) });
-  return { template, page: templatePage(template, paper) };
+  return { template, pages: templatePages(template, paper) };
 }
