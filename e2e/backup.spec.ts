@@ -43,11 +43,12 @@ test('everything goes out in one zip and into a fresh browser the same, differen
   await bench.saved();
   await bench.choose('Asp Pair');
   await bench.fromFileMenu('Put this lure away');
+  await expect(bench.notice(/was put away/)).toBeVisible();
   await page.goto('/make?lure=mirrow-drum');
   await expect(page.getByRole('heading', { name: /Make Drum for the bay/ })).toBeVisible();
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: /^Note/ }).click();
-  await page.getByLabel('Note').fill('Wire a little soft');
+  await page.getByRole('textbox', { name: 'Note' }).fill('Wire a little soft');
   await page.getByLabel('Add a picture').setInputFiles('docs/screenshots/bench.png');
   await expect(page.getByRole('img', { name: 'Taken at this step, 1' })).toBeVisible();
   await bench.open('/bench');

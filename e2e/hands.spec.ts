@@ -1,13 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import { expectNothingForAxe } from './axe';
 import { expect, test } from './bench-page';
-
-async function axe(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
-  ).toEqual([]);
-}
 
 test('everything by keyboard: pick, move, insert, swap, hang, take off, undo, name, speed, files', async ({
   bench,
@@ -99,7 +91,7 @@ test.describe('by touch, at 390 px', () => {
       const box = await bench.button(name).boundingBox();
       expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(44);
     }
-    await axe(page);
+    await expectNothingForAxe(page);
   });
 
   test('a part is held and dragged along the string with a finger', async ({ bench, page, context }) => {
@@ -132,19 +124,19 @@ test('axe finds nothing: light, dark, with a fault, with the picker open', async
   test.slow();
   await bench.open();
   await expect(page.locator('path.recharts-curve').first()).toBeVisible();
-  await axe(page);
+  await expectNothingForAxe(page);
   await bench.button('Dark for dawn').click();
-  await axe(page);
+  await expectNothingForAxe(page);
   await bench.unit(/Brass barrel body/).click();
   await bench.button('Take off').click();
   await bench.swap(/Fluted Indiana/, 'blade-willow-o4');
   await expect(bench.faults()).toHaveCount(1);
-  await axe(page);
+  await expectNothingForAxe(page);
   await bench.unit('Glass bead').click();
   await bench.button('Insert after').click();
   await expect(page.getByRole('dialog')).toBeVisible();
-  await axe(page);
+  await expectNothingForAxe(page);
   await page.keyboard.press('Escape');
   await bench.button('Light for the garage').click();
-  await axe(page);
+  await expectNothingForAxe(page);
 });

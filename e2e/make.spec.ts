@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { expectNothingForAxe } from './axe';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import type { Page } from '@playwright/test';
@@ -7,12 +7,7 @@ import { expect, test } from './bench-page';
 import { MakePage } from './make-page';
 
 /** Clean for axe, at the contrast that Make asks for: 7 to 1. */
-async function expectClean(page: Page) {
-  const { violations } = await new AxeBuilder({ page })
-    .options({ rules: { 'color-contrast-enhanced': { enabled: true } } })
-    .analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
-}
+const expectClean = (page: Page) => expectNothingForAxe(page, { enhanced: true });
 
 /** Everything that can be pressed is large enough for gloves. */
 async function expectLargeTargets(page: Page) {

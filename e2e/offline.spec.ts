@@ -102,7 +102,7 @@ test('after the first visit everything works with the network cut: reload, new t
   for (const [menu, item, title] of [
     ['Lures', /with their drawings/, 'Your lures'],
     ['Lures', /Start a new lure/, 'What are you building?'],
-    ['File', /Your own parts/, 'Your own parts'],
+    ['File', /Your own parts/, 'Measure a blade'],
     ['File', /rules about hooks/, /ules/],
     ['File', /Backup and restore/, 'Backup and restore'],
   ] as const) {

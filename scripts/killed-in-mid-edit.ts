@@ -1,5 +1,6 @@
 /**
- * Kills the browser in mid-edit, many times, and looks what was lost: `npm run killed -- 50`, against the app as built.
+ * Kills the browser in mid-edit, many times, and looks what was lost: `npm run killed -- 50`, against the app as built; with
+ * `largest` behind the number on a lure with a history of 12 MB.
  * Each round edits in the real interface as fast as it takes edits, kills every process of the browser without warning,
  * opens the same profile again, and compares what stands there with what was done. Lost work older than half a second
  * fails the run.
@@ -13,6 +14,7 @@ import { join } from 'node:path';
 const base = process.env.MAZURKA_URL;
 if (!base) throw new Error('MAZURKA_URL is not set: run scripts/killed.sh');
 const rounds = Number(process.argv[2] ?? 50);
+const isLargest = process.argv[3] === 'largest';
 const ALLOWED_MS = 500;
 
 interface Running {
@@ -70,11 +72,47 @@ function seeded(seed: number): () => number {
   };
 }
 
+/** Gives the open lure a long history of whole builds with long names, as large as histories get: about 12 MB. */
+async function growHistory(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const database = await new Promise<IDBDatabase>((resolve, reject) => {
+      const request = indexedDB.open('mazurka');
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(new Error('cannot open'));
+    });
+    const id = new URLSearchParams(location.search).get('lure') ?? '';
+    const transaction = database.transaction(['lures', 'changes'], 'readwrite');
+    const lures = transaction.objectStore('lures');
+    const changes = transaction.objectStore('changes');
+    await new Promise<void>((resolve, reject) => {
+      transaction.oncomplete = () => resolve();
+      transaction.onerror = () => reject(new Error('cannot grow'));
+      const reading = lures.get(id);
+      reading.onsuccess = () => {
+        const row = reading.result as { lure: { build: unknown }; from: number; at: number; to: number };
+        const { build } = row.lure;
+        const rebuild = { kind: 'rebuild', build };
+        const size = JSON.stringify(rebuild).length;
+        const many = Math.max(1, Math.min(50, Math.floor(60_000 / (2 * size))));
+        const edits = Array.from({ length: many }, () => rebuild);
+        for (let seq = 0; seq < 199; seq++)
+          changes.put({ lure: id, seq, change: { code: 'grown', edits, inverse: edits } });
+        lures.put({ ...row, from: 0, at: 199, to: 199 });
+      };
+    });
+    database.close();
+  });
+  await page.reload();
+  await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
+  await page.getByTestId('saved-state').waitFor();
+}
+
 const random = seeded(20310914);
 let [edits, lostEdits, worstMs, failures] = [0, 0, 0, 0];
 for (let round = 1; round <= rounds; round++) {
   const profile = await mkdtemp(join(tmpdir(), 'mazurka-killed-'));
   let running = await start(profile);
+  if (isLargest) await growHistory(running.page);
   const done: { readonly name: string; readonly at: number }[] = [];
   const until = performance.now() + 400 + random() * 1600;
   let killing: Promise<void> | null = null;

@@ -10,6 +10,7 @@ import { readHistory } from '../core/lure/record';
 import { LURE_VERSION } from '../core/lure/migrate';
 import { StorageError } from './failure';
 import { rowsOf } from './lure-rows';
+import { renewStorage } from './renew-storage';
 import {
   shelfEntryOf,
   type SetAside,
@@ -51,6 +52,9 @@ export class MazurkaDatabase extends Dexie {
   photos!: EntityTable<StoredPhoto, 'id'>;
   setAside!: EntityTable<SetAside, 'n'>;
 
+  /** The browser closed the storage by itself, or could not reach its disk: see `renewStorage`. */
+  isSuspect = false;
+
   constructor(name = DATABASE_NAME) {
     // A write is told as done only once the browser has handed it to the disk.
     super(name, { chromeTransactionDurability: 'strict' });
@@ -66,6 +70,9 @@ export class MazurkaDatabase extends Dexie {
     this.version(SCHEMA_VERSION)
       .stores({ versions: 'id', changes: '[lure+seq]', setAside: '++n' })
       .upgrade(splitRecords);
+    this.on('close', () => {
+      this.isSuspect = true;
+    });
   }
 
   /** Opens if needed. @throws StorageError `blocked` while another tab holds an older version open, `newerVersion` for a later schema. */
@@ -80,6 +87,9 @@ export class MazurkaDatabase extends Dexie {
       });
     }
     if (this.backendDB().version > SCHEMA_VERSION * STEPS_PER_VERSION) throw new StorageError({ code: 'newerVersion' });
+    if (!this.isSuspect) return;
+    await renewStorage(this.settings);
+    this.isSuspect = false;
   }
 }
 

@@ -1,6 +1,8 @@
 /** What can go wrong with the browser's storage, by name. The sentences are written where they are shown. */
 export type StorageFailure =
   | { readonly code: 'full' }
+  /** The browser could not write to the disk, or not read from it: full, taken out, or failing. */
+  | { readonly code: 'disk' }
   | { readonly code: 'blocked' }
   | { readonly code: 'newerVersion' }
   | { readonly code: 'closed' }
@@ -28,6 +30,7 @@ const BY_NAME: Readonly<Record<string, StorageFailure>> = {
   UpgradeError: { code: 'newerVersion' },
   DatabaseClosedError: { code: 'closed' },
   InvalidStateError: { code: 'closed' },
+  UnknownError: { code: 'disk' },
   MissingAPIError: { code: 'unavailable' },
   SecurityError: { code: 'unavailable' },
   OpenFailedError: { code: 'unavailable' },

@@ -23,6 +23,8 @@ export async function guarded<T>(database: MazurkaDatabase, work: () => PromiseL
     await database.openChecked();
     return { ok: true, value: await work() };
   } catch (error) {
-    return { ok: false, failure: toFailure(error) };
+    const failure = toFailure(error);
+    if (failure.code === 'disk' || failure.code === 'closed') database.isSuspect = true;
+    return { ok: false, failure };
   }
 }

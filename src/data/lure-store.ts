@@ -71,16 +71,15 @@ export class LureStore {
     return this.within(async () => {
       const { database } = this;
       if (await database.settings.get(SEEDED_KEY)) return;
-      const at = this.now();
       // A lure can be here before the first seeding: kept when storage would not take the rest.
       const here = new Set(await database.lures.toCollection().primaryKeys());
       const fresh = lures.filter(({ id }) => !here.has(id));
-      // The first listed is the newest, so that it is the one opened.
+      // Older than anything the user will do, the same in every browser; the first listed is the newest of them.
       for (const [i, lure] of fresh.entries()) {
         await this.writeWhole(startHistory(lure), {
           birth: seedBirth(lure.id),
           rev: 1,
-          changedAt: at - i,
+          changedAt: -i,
           awayAt: null,
         });
       }

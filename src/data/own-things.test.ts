@@ -267,14 +267,15 @@ describe('a clock that was set back', () => {
     let clock = 5000;
     const store = new LureStore(database, () => clock);
     value(await store.seed([demoLure('hovna-lantern'), demoLure('mirrow-drum')]));
+    const rename = (name: string) => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] }) as const;
+    value(await store.perform(value(await store.read(lureIdSchema.parse('mirrow-drum'))), rename('Changed before')));
     const lure = value(await store.read(lureIdSchema.parse('hovna-lantern')));
     clock = 10;
-    const rename = (name: string) => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] }) as const;
     const done = value(await store.perform(lure, rename('Earlier than it was')));
     expect(done).toMatchObject({ outcome: 'done', onOthersWork: false, open: { rev: 2 } });
     const stale = value(await store.perform(lure, rename('From an older page')));
     expect(stale).toMatchObject({ outcome: 'done', onOthersWork: true, open: { rev: 3 } });
-    expect(value(await store.list()).map(({ name }) => name)).toEqual(['Mirrow Drum', 'From an older page']);
+    expect(value(await store.list()).map(({ name }) => name)).toEqual(['Changed before', 'From an older page']);
   });
 });
 

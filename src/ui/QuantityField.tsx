@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { LEAST_LENGTH_M } from '@/core/schema';
 import { readQuantity } from '@/core/units/read';
 import { UNITS, type QuantityKind, type UnitId } from '@/core/units/quantity';
 import { inUnit, writeExact } from '@/core/units/write';
@@ -55,6 +56,12 @@ export function QuantityField({
     });
     if (!reading.ok) {
       setProblem(readingProblemWords(reading.problem));
+      return;
+    }
+    const size = Math.abs(reading.si);
+    if (kind === 'length' && size > 0 && size < LEAST_LENGTH_M) {
+      const bounds = { minSi: LEAST_LENGTH_M, maxSi: maxSi ?? Number.MAX_VALUE };
+      setProblem(readingProblemWords({ code: 'outOfRange', kind, si: reading.si, ...bounds, unit: reading.unit }));
       return;
     }
     setTyped(null);

@@ -24,6 +24,8 @@ export function storageFailureWords(failure: StorageFailure): string {
   switch (failure.code) {
     case 'full':
       return 'The browser’s storage is full, so the last changes are not saved.';
+    case 'disk':
+      return 'The browser cannot write to its disk, which is full or fails, so the last changes are not saved. Make room, then try again.';
     case 'blocked':
       return 'Another tab holds the storage. Close other Mazurka tabs and try again.';
     case 'newerVersion':

@@ -31,6 +31,9 @@ import { PERSISTENCE_WORDS, storageFailureWords } from '@/words/storage-words';
 import { tell } from './bench-state';
 import { isSafe, refreshList } from './bench-store';
 
+/** What the app itself put in carries no day. */
+const EARLIEST_OWN = Date.UTC(2020, 0, 1);
+
 type Work =
   | { readonly state: 'idle' }
   | { readonly state: 'working'; readonly what: string; readonly progress: Progress | null }
@@ -211,7 +214,7 @@ function Offers({ found, onTake }: { readonly found: Found; readonly onTake: (ch
                   {STANDING_WORDS[offer.standing]}: {takingWords(offer)}
                 </span>
               </span>
-              {offer.changedAt !== null && (
+              {offer.changedAt !== null && offer.changedAt > EARLIEST_OWN && (
                 <span className="measure text-sm text-ink-soft">{isoDay(offer.changedAt)}</span>
               )}
             </label>

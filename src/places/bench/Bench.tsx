@@ -2,6 +2,8 @@
 
 import { useEffect } from 'react';
 import { Boundary, type WayOut } from '@/ui/Boundary';
+// Listens from the start: the first sheet has to know what opened it.
+import '@/ui/last-focus';
 import { useDark } from '@/ui/use-dark';
 import { useMissingParts } from '@/ui/use-missing-parts';
 import { Notices } from './later';

@@ -163,11 +163,17 @@ function useOpened(): Opened {
       const shown = asked.get('show') === 'template' ? 'template' : 'sheet';
       if (!id.success) return { state: 'failed', reason: 'The address names no lure. Open its sheet from the bench.' };
       const { lures, settings } = stores();
+      const { DEMO_LURES } = await import('@/demo/scenario');
+      const seeded = await lures.seed(DEMO_LURES);
+      if (!seeded.ok) return { state: 'failed', reason: storageFailureWords(seeded.failure) };
       const read = await lures.read(id.data);
       if (!read.ok) return { state: 'failed', reason: storageFailureWords(read.failure) };
       return { state: 'open', lure: read.value.history.lure, system: (await settings.read()).system, shown };
     };
-    void open().then((result) => isHere && setOpened(result));
+    open().then(
+      (result) => isHere && setOpened(result),
+      (error: unknown) => isHere && setOpened({ state: 'failed', reason: String(error) }),
+    );
     return () => {
       isHere = false;
     };

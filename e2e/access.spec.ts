@@ -1,0 +1,80 @@
+/** For keys, screen readers and poor eyes: every state of every place, by machine and by tabbing through. */
+import { expectNothingForAxe } from './axe';
+import { expect, test } from './bench-page';
+
+test('axe decides every state of the Bench: menus, sheets, choices; the focus goes back to what opened each', async ({
+  bench,
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await bench.open('/bench?lure=torvane-lanes');
+  await expect(page.getByTestId('ride')).toContainText(/Depth/);
+  await expectNothingForAxe(page);
+  for (const [menu, item] of [
+    ['Lures', /with their drawings/],
+    ['Lures', /Start a new lure/],
+    ['File', /Your own parts/],
+    ['File', /rules about hooks/],
+    ['File', /Backup and restore/],
+  ] as const) {
+    const button = page.getByRole('button', { name: menu, exact: true });
+    await button.click();
+    await expect(page.getByRole('menu')).toBeVisible();
+    await expectNothingForAxe(page);
+    await page.getByRole('menuitem', { name: item }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectNothingForAxe(page);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(button).toBeFocused();
+  }
+  for (const name of ['Ride and line', 'Show at true size', 'Swap this part']) {
+    await bench.button(name).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    if (name === 'Ride and line')
+      await expect(page.getByRole('dialog').locator('.recharts-surface').first()).toBeVisible();
+    await expectNothingForAxe(page);
+    const unnamed = await page
+      .locator('[tabindex="0"]:visible')
+      .evaluateAll((all) =>
+        all.flatMap((at) =>
+          at.getAttribute('aria-label') ||
+          at.textContent.trim() ||
+          at.getAttribute('aria-labelledby') ||
+          at.hasAttribute('data-radix-focus-guard')
+            ? []
+            : [at.outerHTML.slice(0, 120)],
+        ),
+      );
+    expect(unnamed).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(bench.button(name)).toBeFocused();
+  }
+});
+
+test('axe decides papers, pages that stand nowhere, and what stops short; each has its heading and its main', async ({
+  page,
+}) => {
+  for (const [address, heading] of [
+    ['/sheet?lure=torvane-lanes', /build sheet/],
+    ['/sheet?lure=stolk-kettle&show=template', /bending template/],
+    ['/sheet?lure=nobody', 'No sheet to show'],
+    ['/make', 'Make'],
+    ['/make?lure=nobody', 'Nothing to make here'],
+  ] as const) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
+    await expect(page.getByRole('main')).toHaveCount(1);
+    await expectNothingForAxe(page);
+  }
+});
+
+test('groups of choices are one stop for Tab, and arrows choose', async ({ bench, page }) => {
+  await bench.open();
+  const group = page.getByRole('radiogroup', { name: 'Say the speed by' });
+  await group.getByRole('radio', { checked: true }).focus();
+  await page.keyboard.press('ArrowRight', { delay: 80 });
+  await expect(group.getByRole('radio', { name: 'mph' })).toBeChecked();
+  await page.keyboard.press('Tab');
+  await expect(group.getByRole('radio').and(page.locator(':focus'))).toHaveCount(0);
+});
