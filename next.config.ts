@@ -5,7 +5,8 @@ const isDev = process.env.NODE_ENV === 'development';
 
 /**
  * Everything is served by the app itself; nothing may be fetched from elsewhere.
- * `unsafe-inline` for scripts stands because prerendered pages carry their data in inline scripts;
+ * `unsafe-inline` for scripts stands because prerendered pages carry their data in inline scripts, and headers are fixed before
+ * those pages are rendered, so that no hash of them can stand here (docs/decisions.md);
  * `unsafe-eval` is never allowed in a build (only the development server needs it).
  */
 const contentSecurityPolicy = [

@@ -1,5 +1,6 @@
 /** Takes the pictures in docs/screenshots from the demo data: `bash scripts/screenshots.sh` starts the built app for it. */
 import { chromium, type Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
 
 const base = process.env.MAZURKA_URL;
 if (!base) throw new Error('MAZURKA_URL is not set: run scripts/screenshots.sh');
@@ -21,13 +22,6 @@ const choose = (name: string) => async (page: Page) => {
 const take = async (page: Page, id: string) => {
   await page.getByRole('combobox', { name: /Find by size/ }).fill(id);
   await page.locator(`[data-part="${id}"]`).click();
-};
-
-const thread = async (page: Page, id: string, kinds: string) => {
-  await page.getByRole('button', { name: 'Insert after' }).click();
-  await page.getByRole('radio', { name: kinds, exact: true }).click();
-  await take(page, id);
-  await page.waitForTimeout(300);
 };
 
 /** So many times on from the tool check. */
@@ -78,18 +72,40 @@ const PICTURES: readonly Picture[] = [
   },
   { name: 'bench-phone', width: 390, height: 844 },
   {
-    name: 'bench-two',
+    name: 'backup',
     then: async (page) => {
-      await page.getByRole('option', { name: 'Glass bead', exact: true }).click();
-      await thread(page, 'clevis-folded-1', 'clevises');
-      await page.getByRole('option', { name: 'Folded clevis #1' }).first().click();
-      await page.getByRole('button', { name: 'Hang on it' }).click();
-      await take(page, 'blade-willow-k3');
-      for (let i = 0; i < 3; i++) {
-        await page.getByRole('option', { name: 'Folded clevis #1' }).first().click();
-        await thread(page, 'bead-brass-4', 'beads');
-      }
-      await page.getByRole('option', { name: /Willow/ }).click();
+      await page.getByRole('button', { name: 'File' }).click();
+      await page.getByRole('menuitem', { name: /Backup and restore/ }).click();
+      const sheet = page.getByRole('dialog');
+      const coming = page.waitForEvent('download');
+      await sheet.getByRole('button', { name: 'Save a backup' }).click();
+      const zip = await (await coming).path();
+      await page.keyboard.press('Escape');
+      // Work that went on since, and a lure that only the backup has.
+      const field = page.getByRole('textbox', { name: 'Name of the lure' });
+      await field.fill('Lantern for the narrows');
+      await field.press('Enter');
+      await page.evaluate(
+        () =>
+          new Promise((resolve) => {
+            const request = indexedDB.open('mazurka');
+            request.onsuccess = () => {
+              const gone = request.result.transaction(['lures', 'shelf'], 'readwrite');
+              for (const store of ['lures', 'shelf']) gone.objectStore(store).delete('suvra-needle');
+              gone.oncomplete = () => resolve(request.result.close());
+            };
+          }),
+      );
+      await page.getByRole('button', { name: 'File' }).click();
+      await page.getByRole('menuitem', { name: /Backup and restore/ }).click();
+      await sheet
+        .getByLabel('Backup to open')
+        .setInputFiles({
+          name: '2031-10-04.mazurka-backup.zip',
+          mimeType: 'application/zip',
+          buffer: await readFile(zip),
+        });
+      await sheet.getByRole('list', { name: 'In the backup' }).waitFor();
     },
   },
   { name: 'make-step', then: make('suvra-fan', 11) },

@@ -126,12 +126,10 @@ describe('the bending template', () => {
     const dxf = writeDxf(template);
     expect(dxf).toContain('$DWGCODEPAGE');
     expect(dxf).toContain('\\U+0429\\U+0443');
-    // eslint-disable-next-line no-control-regex
     expect(dxf).toMatch(/^[\x20-\x7e\r\n\t]*$/);
     expect(dxf.split('EOF').length - 1).toBe(2);
     expect(dxf).not.toContain('%%');
     const svg = writeSvg(templateDrawing(template));
-    // eslint-disable-next-line no-control-regex
     expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
     expect(svg).toContain('Щука 50%%d &lt;&amp;&gt;');
   });

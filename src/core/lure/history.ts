@@ -1,5 +1,6 @@
 /** A lure with what was done to it: undo and redo are edits like any other, so they survive a reload. */
 import * as z from 'zod/mini';
+import { charactersOf } from '../characters';
 import { shortText } from '../schema';
 import { applyEdits, editSchema, type Edit } from './edit';
 import { lureSchema, type Lure } from './lure';
@@ -72,17 +73,6 @@ function whyNot(edits: readonly Edit[], error: z.core.$ZodError): Refusal {
   if (edits.length > MOST_EDITS) return { code: 'beyondBounds', of: 'edits', most: MOST_EDITS };
   const [issue] = error.issues;
   return { code: 'faultyValue', path: (issue?.path ?? []).map(String).join('.'), message: issue?.message ?? '' };
-}
-
-/** Changes never change, so each is measured once. */
-const MEASURED = new WeakMap<Change, number>();
-
-function charactersOf(change: Change): number {
-  const known = MEASURED.get(change);
-  if (known !== undefined) return known;
-  const characters = JSON.stringify(change).length;
-  MEASURED.set(change, characters);
-  return characters;
 }
 
 /** The newest changes, as many as are kept; always the last. */

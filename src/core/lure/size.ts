@@ -2,22 +2,12 @@
  * How much a lure with all its builds weighs as data. A lure that is too large for its own file must never come about, so
  * every change is held against this before it is taken.
  */
+import { charactersOf } from '../characters';
 import { MOST_VERSIONS, type Build, type Lure } from './lure';
 import type { Refusal } from './structure';
 
-/** Characters of all builds of a lure together, written without spaces. Written for people a file is less than four times this. */
+/** Characters of all builds of a lure together, written without spaces. A file, written for people, is less than four times this. */
 export const MOST_LURE_CHARACTERS = 8 * 1024 * 1024;
-
-/** Builds never change, so each is measured once. */
-const MEASURED = new WeakMap<Build, number>();
-
-function charactersOf(build: Build): number {
-  const known = MEASURED.get(build);
-  if (known !== undefined) return known;
-  const characters = JSON.stringify(build).length;
-  MEASURED.set(build, characters);
-  return characters;
-}
 
 /** Every build a lure holds: the one on the bench, the one made, those kept under a name. */
 export function buildsOf({ build, made, versions }: Pick<Lure, 'build' | 'made' | 'versions'>): Build[] {

@@ -10,7 +10,8 @@ import type { LureHistory } from '@/core/lure/history';
 import { Button } from '@/ui/Button';
 import { FAMILY_WORDS } from '@/words/family-words';
 import { tell, useBench } from './bench-state';
-import { change, changeSettings, perform } from './bench-store';
+import { changeSettings } from './bench-settings';
+import { change, perform } from './bench-store';
 import { FileMenu, FileUnpressed, LureMenu, LuresUnpressed } from './later';
 
 export interface BenchHeaderProps {

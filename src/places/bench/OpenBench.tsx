@@ -20,7 +20,8 @@ import type * as AroundModule from './around';
 import type { Around } from './around';
 import { BenchHeader } from './BenchHeader';
 import { closeSheet, openSheet, pick, useBench } from './bench-state';
-import { drawingStands, changeSettings, perform, saveWhole } from './bench-store';
+import { changeSettings } from './bench-settings';
+import { drawingStands, perform, saveWhole } from './bench-store';
 import {
   AboutLure,
   BackupSheet,

@@ -13,7 +13,7 @@ import { BLADE_STATE_WORDS, stallWords } from '@/words/spin-words';
 import { partTitle } from '@/words/part-words';
 import { Button } from '@/ui/Button';
 import { askAgain, tryState, useBench } from './bench-state';
-import { changeSettings } from './bench-store';
+import { changeSettings } from './bench-settings';
 import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
 import { shownOf, useCurve, useStall, type Asked } from './use-core';
 import { RadioRow } from '@/ui/RadioRow';

@@ -19,7 +19,7 @@ import {
   type RideFigure,
 } from '@/words/ride-words';
 import { useBench } from './bench-state';
-import { changeSettings } from './bench-store';
+import { changeSettings } from './bench-settings';
 import { HeadFinder } from './HeadFinder';
 import { retrieveSpeed, SPEED_WAYS, speedInWords } from './speed';
 import { shownOf, useRide, useWay } from './use-core';

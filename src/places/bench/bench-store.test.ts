@@ -9,16 +9,8 @@ import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
 import { bendTo } from '@/core/lure/bending';
 import { pick, showDraft, useBench } from './bench-state';
-import {
-  drawingStands,
-  change,
-  changeSettings,
-  doDraft,
-  openLure,
-  perform,
-  saveWhole,
-  startBench,
-} from './bench-store';
+import { changeSettings } from './bench-settings';
+import { drawingStands, change, doDraft, openLure, perform, saveWhole, startBench } from './bench-store';
 import { duplicateLure, importLureText, removeOpenLure, startNewLure } from './shelf';
 
 const state = () => useBench.getState();

@@ -8,13 +8,14 @@ import type { Lure, LureId } from '@/core/lure/lure';
 import { FIRST_LURE } from '@/demo/first-lure';
 import type { Pick } from '@/drawing/drawn-things';
 import type { StorageFailure } from '@/data/failure';
-import { readLastDrawn, writeLastDrawn } from '@/data/last-drawn';
+import { readLastDrawn } from '@/data/last-drawn';
 import { dropUnsaved, keepUnsaved } from '@/data/unsaved';
 import type { OpenLure, PerformResult } from '@/data/lure-store';
-import type { Settings } from '@/data/settings';
 import { refusalWords } from '@/words/refusal-words';
 import { PERSISTENCE_WORDS, storageFailureWords } from '@/words/storage-words';
+import { changeSettings, showStoredSettings } from './bench-settings';
 import { tell, useBench } from './bench-state';
+import './keep-drawn';
 import { bringBackUnsaved } from './recovery';
 import { openStores } from './storage-room';
 
@@ -26,8 +27,6 @@ let waiting: Deed[] = [];
 let isWriting = false;
 /** The highest revision of the open lure seen in storage, whoever wrote it. */
 let seenRev = 0;
-/** Settings on their way to storage: what comes back meanwhile is older than what is shown. */
-let settingsOnTheWay = 0;
 let stopWatching: () => void = () => undefined;
 /** Ends the following of lists and settings in storage; null until storage could be opened. */
 let stopFollowing: (() => void) | null = null;
@@ -65,7 +64,7 @@ async function follow() {
   const stops = [
     lures.watchList(() => void refreshList()),
     rules.watch((read) => setState({ rules: read })),
-    settings.watch((value) => settingsOnTheWay === 0 && setState({ settings: value })),
+    settings.watch(showStoredSettings),
   ];
   stopFollowing = () => stops.forEach((stop) => stop());
 }
@@ -384,24 +383,3 @@ export async function isSafe(): Promise<boolean> {
   tell('trouble', 'The lure here is not saved, so it stays. Export it first, or try again to save it.');
   return false;
 }
-
-export function changeSettings(changes: Partial<Settings>) {
-  const settings = { ...getState().settings, ...changes };
-  setState({ settings });
-  settingsOnTheWay++;
-  void openStores()
-    .then((stores) => stores.settings.write(settings))
-    .then((written) => {
-      if (!written.ok && written.failure.code === 'faulty') tell('trouble', storageFailureWords(written.failure));
-    })
-    .finally(() => settingsOnTheWay--);
-}
-
-/** What is shown once the page comes again, kept a moment after the last change. */
-const KEEP_DRAWN_AFTER_MS = 300;
-let keeping: ReturnType<typeof setTimeout> | undefined;
-useBench.subscribe(({ history, settings, isPreview }, before) => {
-  if (!history || isPreview || (history === before.history && settings === before.settings)) return;
-  clearTimeout(keeping);
-  keeping = setTimeout(() => writeLastDrawn(globalThis.localStorage, history.lure, settings), KEEP_DRAWN_AFTER_MS);
-});
