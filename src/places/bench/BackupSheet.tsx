@@ -56,6 +56,7 @@ export function BackupSheet({ onClose }: { readonly onClose: () => void }) {
   useEffect(() => {
     void storageState().then(setKnown);
   }, []);
+  const isWorking = work.state === 'working';
   const onProgress = (what: string) => (progress: Progress) => setWork({ state: 'working', what, progress });
   const fail = (words: string) => setWork({ state: 'failed', words });
 
@@ -104,10 +105,11 @@ export function BackupSheet({ onClose }: { readonly onClose: () => void }) {
       title="Backup and restore"
       description="All lures with what was done to them, work and its pictures, your parts, rules and settings, in one zip of open files."
     >
-      <div className="flex min-h-0 flex-1 flex-col gap-5 overflow-y-auto">
+      <div className="-m-1 flex min-h-0 flex-1 flex-col gap-5 overflow-y-auto p-1">
         <section aria-label="Save a backup" className="flex flex-col items-start gap-2">
           <div className="flex flex-wrap items-center gap-3">
-            <Button look="main" data-focus-first disabled={work.state === 'working'} onClick={() => void save()}>
+            {/* Not disabled while it works: that would take the focus away from it. */}
+            <Button look="main" data-focus-first aria-disabled={isWorking} onClick={() => !isWorking && void save()}>
               Save a backup
             </Button>
             <span className="text-ink-soft">{known ? backupAge(known.lastAt, now).words : ''}</span>
@@ -122,7 +124,7 @@ export function BackupSheet({ onClose }: { readonly onClose: () => void }) {
           )}
         </section>
         <section aria-label="Restore" className="flex flex-col items-start gap-2 border-t border-line pt-4">
-          <Button disabled={work.state === 'working'} onClick={() => input.current?.click()}>
+          <Button aria-disabled={isWorking} onClick={() => !isWorking && input.current?.click()}>
             Open a backup
           </Button>
           <p className="text-sm text-ink-soft">You see what is in it and how it differs before anything is taken in.</p>
