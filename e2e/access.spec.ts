@@ -69,6 +69,28 @@ test('axe decides papers, pages that stand nowhere, and what stops short; each h
   }
 });
 
+test('everything that can be pressed is at least 24 px, and 44 px where a finger presses', async ({ bench, page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await bench.open('/bench?lure=torvane-lanes');
+  await expect(page.getByTestId('ride')).toContainText(/Depth/);
+  const smaller = (px: number) =>
+    page.locator('button:visible, a:visible, select:visible, summary:visible, [role=option]:visible').evaluateAll(
+      (all, least) =>
+        all.flatMap((at) => {
+          const { width, height } = at.getBoundingClientRect();
+          return Math.min(width, height) < least - 0.5
+            ? [`${at.getAttribute('aria-label') ?? at.textContent} ${width} × ${height}`]
+            : [];
+        }),
+      px,
+    );
+  expect(await smaller(44)).toEqual([]);
+  await bench.unit('Brass bead').click();
+  await bench.button('Swap this part').click();
+  await expect(page.getByRole('listbox', { name: 'Parts' })).toBeVisible();
+  expect(await smaller(24)).toEqual([]);
+});
+
 test('groups of choices are one stop for Tab, and arrows choose', async ({ bench, page }) => {
   await bench.open();
   const group = page.getByRole('radiogroup', { name: 'Say the speed by' });

@@ -80,6 +80,29 @@ test('put away here and edited there: the edit brings it back, and is kept', asy
   await expect(bench.name()).toHaveValue('Drum once more');
 });
 
+test('at the first own change the browser is asked to keep what is stored, once, and its answer told', async ({
+  bench,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const asked = { times: 0 };
+    Object.assign(window, { asked });
+    navigator.storage.persist = () => Promise.resolve(++asked.times > 0);
+  });
+  await bench.open();
+  const asked = () => page.evaluate(() => (window as unknown as { asked: { times: number } }).asked.times);
+  await bench.saved();
+  expect(await asked()).toBe(0);
+  await bench.name().fill('Mine now');
+  await bench.name().press('Enter');
+  await expect(bench.notice(/keeps what you make here, also when its disk runs low/)).toBeVisible();
+  await page.reload();
+  await bench.name().fill('Mine again');
+  await bench.name().press('Enter');
+  await bench.saved();
+  expect(await asked()).toBe(0);
+});
+
 test('a fault in one room: it says so, the rest works, and the last change can be undone', async ({
   browser,
   baseURL,

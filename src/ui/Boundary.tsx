@@ -63,8 +63,8 @@ function Failed({ name, error, onAgain, waysOut }: FailedProps) {
           {name} {isMissing ? 'could not be fetched.' : 'failed.'}
         </span>{' '}
         {isMissing
-          ? 'The network is gone, or a newer Mazurka stands on the server. What you made is saved.'
-          : 'Everything else goes on, and what you made is saved.'}
+          ? 'The network is gone, or a newer Mazurka stands on the server. Nothing you made is lost.'
+          : 'Everything else goes on, and nothing you made is lost.'}
       </p>
       {!isMissing && (
         <details className="text-sm text-ink-soft">

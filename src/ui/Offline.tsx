@@ -47,7 +47,7 @@ export function Offline() {
   return (
     <aside
       aria-label="A newer Mazurka"
-      className="fixed right-3 bottom-3 z-20 flex items-center gap-2 rounded-md border border-line bg-panel p-2 text-ink shadow-lg print:hidden"
+      className="fixed right-3 bottom-24 z-20 flex items-center gap-2 rounded-md border border-line bg-panel p-2 text-ink shadow-lg print:hidden"
     >
       <p className="pl-1">A newer Mazurka is ready.</p>
       <button

@@ -54,7 +54,7 @@ export async function readBackup(file: Blob, onProgress: (progress: Progress) =>
   const unreadable: { file: string; message: string }[] = [];
   const json = <T extends z.ZodMiniType>(name: string, schema: T): z.infer<T> | null => {
     const bytes = entries.get(name);
-    if (!bytes) return null;
+    if (!(bytes instanceof Uint8Array)) return null;
     try {
       const raw: unknown = JSON.parse(strFromU8(bytes));
       const shape = plainDataProblem(raw);
@@ -102,8 +102,8 @@ export async function readBackup(file: Blob, onProgress: (progress: Progress) =>
   });
   const pictures: StoredPhoto[] = [];
   for (const { file: at, type, ...photo } of json(ENTRIES.pictureList, pictureListSchema)?.pictures ?? []) {
-    const bytes = entries.get(at);
-    if (bytes) pictures.push({ ...photo, picture: new Blob([bytes], { type }) });
+    const picture = entries.get(at);
+    if (picture instanceof Blob) pictures.push({ ...photo, picture: picture.slice(0, picture.size, type) });
     else unreadable.push({ file: at, message: 'is not in the zip' });
   }
   const rules: readonly HookRule[] = json(ENTRIES.rules, rulesFileSchema)?.rules ?? [];
@@ -128,20 +128,23 @@ function settingsOf(value: unknown): Settings | null {
   return settingsSchema.safeParse(value).data ?? null;
 }
 
-function partsOf(bytes: Uint8Array | undefined, unreadable: { file: string; message: string }[]): readonly Part[] {
-  if (!bytes) return [];
+function partsOf(
+  bytes: Uint8Array | Blob | undefined,
+  unreadable: { file: string; message: string }[],
+): readonly Part[] {
+  if (!(bytes instanceof Uint8Array)) return [];
   const read = readPartsFile(strFromU8(bytes));
   if (read.ok) return read.parts;
   unreadable.push({ file: ENTRIES.parts, message: read.problem.code });
   return [];
 }
 
-/** Every file of the zip. */
+/** Every file of the zip; pictures are handed to the browser as they come, so that the page does not hold them. */
 async function unzip(
   file: Blob,
   onProgress: (progress: Progress) => void,
-): Promise<Map<string, Uint8Array<ArrayBuffer>> | BackupProblem> {
-  const entries = new Map<string, Uint8Array<ArrayBuffer>>();
+): Promise<Map<string, Uint8Array<ArrayBuffer> | Blob> | BackupProblem> {
+  const entries = new Map<string, Uint8Array<ArrayBuffer> | Blob>();
   const tooLarge: BackupProblem = { code: 'tooLarge', mostBytes: MOST_BYTES };
   if (file.size > MOST_BYTES) return tooLarge;
   let [problem, total, begun, ended, read]: [BackupProblem | null, number, number, number, number] = [null, 0, 0, 0, 0];
@@ -157,7 +160,8 @@ async function unzip(
       chunks.push(chunk);
       if (!isLast) return;
       ended++;
-      entries.set(entry.name, joined(chunks, size));
+      const bytes = joined(chunks, size);
+      entries.set(entry.name, entry.name.startsWith(ENTRIES.pictures) ? new Blob([bytes]) : bytes);
     };
     if (!problem) entry.start();
   });

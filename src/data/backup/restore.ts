@@ -19,6 +19,7 @@ import { rowsOf, type RecordHead } from '../lure-rows';
 import type { PartsStore } from '../parts-store';
 import type { Settings } from '../settings';
 import type { BackupContents, LureRecord, RunRecord } from './backup-format';
+import { StorageError } from '../failure';
 import { guarded, type Stored } from '../guarded';
 
 /** What a record of the backup is to what is here. */
@@ -150,7 +151,7 @@ export interface Restored {
   readonly settingsBefore: Settings | null;
 }
 
-/** Takes the chosen offers in, all or none of them. */
+/** Takes the chosen offers in: own parts first, which only add to what is here, then all others in one transaction. */
 export function restore(
   database: MazurkaDatabase,
   stores: { readonly lures: LureStore; readonly parts: PartsStore },
@@ -221,6 +222,10 @@ export function restore(
       writes.push(() => database.settings.put({ key: 'settings', value: settings }));
     if (chosen.has('rules')) writes.push(...(await rulesToPut(database, contents.rules)));
     if (chosen.has('damaged')) writes.push(() => database.setAside.bulkAdd([...contents.damaged]));
+    if (chosen.has('parts')) {
+      const added = await stores.parts.add(contents.parts);
+      if (!added.ok) throw new StorageError(added.failure);
+    }
     const { lures, versions, changes, shelf, runs, photos, rules, setAside } = database;
     await database.transaction(
       'rw',
@@ -229,10 +234,6 @@ export function restore(
         for (const write of writes) await write();
       },
     );
-    if (chosen.has('parts')) {
-      const added = await stores.parts.add(contents.parts);
-      if (!added.ok) throw new Error(added.failure.code);
-    }
     return { taken: chosen.size, beside, putAway, settingsBefore };
   });
 }

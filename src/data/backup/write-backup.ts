@@ -1,4 +1,7 @@
-/** Everything this browser holds as one zip, written piece by piece: never more than one record in memory beside the zip. */
+/**
+ * Everything this browser holds as one zip, written record by record. What is written is handed to the browser every few
+ * megabytes, which keeps large blobs on its disk, so that the page never holds the whole.
+ */
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { writePartsFile } from '../../core/parts/parts-file';
 import { partSchema } from '../../core/parts/part';
@@ -14,6 +17,9 @@ import Dexie from 'dexie';
 /** The same work gives the same zip: no entry carries the time it was written. */
 const NO_TIME = new Date(2000, 0, 1);
 
+/** Held in the page before it is handed over. */
+const HELD_BYTES = 4 * 1024 * 1024;
+
 export interface Progress {
   readonly done: number;
   readonly of: number;
@@ -25,11 +31,20 @@ export async function writeBackup(
   madeAt: Date,
   onProgress: (progress: Progress) => void,
 ): Promise<Blob> {
-  const chunks: Uint8Array<ArrayBuffer>[] = [];
+  const pieces: Blob[] = [];
+  let [chunks, held]: [Uint8Array<ArrayBuffer>[], number] = [[], 0];
+  const handOver = () => {
+    pieces.push(new Blob(chunks));
+    [chunks, held] = [[], 0];
+  };
   let failure: Error | null = null;
   const zip = new Zip((error, chunk) => {
     if (error) failure = error;
-    else chunks.push(new Uint8Array(chunk));
+    else {
+      chunks.push(new Uint8Array(chunk));
+      held += chunk.length;
+      if (held > HELD_BYTES) handOver();
+    }
   });
   const put = (name: string, bytes: Uint8Array, isPacked = true) => {
     const entry = isPacked ? new ZipDeflate(name, { level: 6 }) : new ZipPassThrough(name);
@@ -112,5 +127,6 @@ export async function writeBackup(
   const settings = settingsSchema.safeParse((await database.settings.get('settings'))?.value);
   if (settings.success) putJson(ENTRIES.settings, { format: 'mazurka-settings', version: 1, settings: settings.data });
   zip.end();
-  return new Blob(chunks, { type: 'application/zip' });
+  handOver();
+  return new Blob(pieces, { type: 'application/zip' });
 }

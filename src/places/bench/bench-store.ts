@@ -321,10 +321,14 @@ function tellOfOthers(result: PerformResult, before: OpenLure, deed: Deed) {
 
 let isAskedToKeep = false;
 
+/** The hand may be quick at first: nothing comes between it and storage for so long. */
+const ASK_AFTER_MS = 2_500;
+
 /** After the first own change the browser is asked to keep what is stored, and its answer told. */
 async function askToKeep() {
   if (isAskedToKeep) return;
   isAskedToKeep = true;
+  await new Promise((resolve) => setTimeout(resolve, ASK_AFTER_MS));
   const answer = await (await openStores()).askToPersist();
   if (answer !== null) tell('news', PERSISTENCE_WORDS[answer]);
 }

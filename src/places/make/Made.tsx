@@ -13,28 +13,24 @@ import { FAMILY_WORDS } from '@/words/family-words';
 import { useHandsFree } from './hands-free';
 import { BIG } from './looks';
 import { useMake } from './make-store';
+import { pdfOf } from '@/paper/pdf-of';
+import { lackingWords } from '@/words/paper-words';
 
 /** It is made: its number, and its card to print. */
 export function Made({ run }: { readonly run: Run }) {
   const page = useCard(run);
-  const [pdf, setPdf] = useState<string | null>(null);
+  const [told, setTold] = useState<string | null>(null);
   const { widthMm, heightMm } = PAPERS.a6;
   useHandsFree({ onNext: () => page && window.print() });
   const savePdf = async () => {
     if (!page) return;
     try {
-      const [{ writePdf }, { sheetFonts }] = await Promise.all([
-        import('@/paper/write-pdf'),
-        import('@/paper/sheet-fonts'),
-      ]);
-      saveFile(
-        `${run.lureId}-no-${run.number ?? 0}.pdf`,
-        await writePdf([page], await sheetFonts(), new Date()),
-        'application/pdf',
-      );
-      setPdf(null);
+      const { bytes, lacking } = await pdfOf([page], new Date());
+      saveFile(`${run.lureId}-no-${run.number ?? 0}.pdf`, bytes, 'application/pdf');
+      setTold(lacking === '' ? null : lackingWords(lacking));
     } catch (error) {
-      setPdf(error instanceof Error ? error.message : String(error));
+      const why = error instanceof Error ? error.message : String(error);
+      setTold(`The PDF could not be written (${why}). Printing still works, also to a file.`);
     }
   };
   return (
@@ -73,9 +69,9 @@ export function Made({ run }: { readonly run: Run }) {
               To the bench
             </a>
           </div>
-          {pdf !== null && (
+          {told !== null && (
             <p role="alert" className="text-lg text-fault">
-              The PDF could not be written ({pdf}). Printing still works, also to a file.
+              {told}
             </p>
           )}
         </section>

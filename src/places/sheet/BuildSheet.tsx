@@ -5,6 +5,7 @@ import { lureIdSchema, type Lure } from '@/core/lure/lure';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { stores } from '@/data/stores';
 import { PAPERS, SHEET_PAPERS, type SheetPaper } from '@/paper/page';
+import { pdfOf } from '@/paper/pdf-of';
 import { useMeasure } from '@/paper/use-measure';
 import { PageSvg } from '@/paper/PageSvg';
 import { Button } from '@/ui/Button';
@@ -13,6 +14,7 @@ import { today } from '@/ui/today';
 import { templateDrawing } from '@/paper/template';
 import { writeSvg } from '@/paper/write-svg';
 import { sheetOf, templateOf } from './sheet-of';
+import { lackingWords } from '@/words/paper-words';
 import { storageFailureWords } from '@/words/storage-words';
 import { RadioRow } from '@/ui/RadioRow';
 
@@ -74,14 +76,10 @@ export function BuildSheet() {
   const savePdf = async () => {
     setPdf('writing');
     try {
-      const [{ lettersWithoutType, writePdf }, { sheetFonts }] = await Promise.all([
-        import('@/paper/write-pdf'),
-        import('@/paper/sheet-fonts'),
-      ]);
-      const fonts = await sheetFonts();
-      saveFile(`${fileName}.pdf`, await writePdf(pages, fonts, new Date()), 'application/pdf');
+      const { bytes, lacking: without } = await pdfOf(pages, new Date());
+      saveFile(`${fileName}.pdf`, bytes, 'application/pdf');
       setPdf('idle');
-      setLacking(await lettersWithoutType(pages, fonts));
+      setLacking(without);
     } catch (error) {
       setPdf({ failed: error instanceof Error ? error.message : String(error) });
     }
@@ -120,8 +118,7 @@ export function BuildSheet() {
         )}
         {lacking !== '' && (
           <p role="status" className="w-full text-sm text-caution">
-            ⚠ The type that ships has no letter for {lacking}: the PDF shows [] there. Printing from here uses the type
-            of this computer.
+            {lackingWords(lacking)}
           </p>
         )}
         {pages.length > 1 && (
