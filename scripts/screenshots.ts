@@ -98,13 +98,11 @@ const PICTURES: readonly Picture[] = [
       );
       await page.getByRole('button', { name: 'File' }).click();
       await page.getByRole('menuitem', { name: /Backup and restore/ }).click();
-      await sheet
-        .getByLabel('Backup to open')
-        .setInputFiles({
-          name: '2031-10-04.mazurka-backup.zip',
-          mimeType: 'application/zip',
-          buffer: await readFile(zip),
-        });
+      await sheet.getByLabel('Backup to open').setInputFiles({
+        name: '2031-10-04.mazurka-backup.zip',
+        mimeType: 'application/zip',
+        buffer: await readFile(zip),
+      });
       await sheet.getByRole('list', { name: 'In the backup' }).waitFor();
     },
   },
