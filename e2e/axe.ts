@@ -39,7 +39,8 @@ export async function expectNothingForAxe(
       probe.remove();
       return targets.map((target) => {
         const at = document.querySelector(target);
-        if (!at) return false;
+        // A notice that has faded since: the next look finds the page without it.
+        if (!at) return true;
         const style = getComputedStyle(at);
         const isOnPaper = at.closest('[data-testid="page"]') !== null;
         return isOnPaper || known.has(at instanceof SVGElement ? style.fill : style.color) || known.has(style.color);

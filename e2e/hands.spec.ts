@@ -96,6 +96,8 @@ test.describe('by touch, at 390 px', () => {
 
   test('a part is held and dragged along the string with a finger', async ({ bench, page, context }) => {
     await bench.open();
+    // Measured once all stands in its place.
+    await expect(page.getByTestId('ride')).toContainText('Depth');
     const [from, to] = [
       await bench.unit('Glass bead').boundingBox(),
       await bench.unit('Faceted glass bead').boundingBox(),

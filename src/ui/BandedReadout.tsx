@@ -34,7 +34,7 @@ export function BandedReadout({
       <Popover.Trigger
         title={why}
         data-testid={testId}
-        className={`flex rounded-md px-2 py-1 text-left hover:bg-accent-soft ${compact ? 'items-baseline gap-2' : 'min-w-20 flex-col items-start'}`}
+        className={`flex rounded-md px-2 py-1 text-left hover:bg-accent-soft ${compact ? 'items-baseline gap-2 max-sm:min-h-11 pointer-coarse:min-h-11' : 'min-w-20 flex-col items-start'}`}
       >
         <span className="text-sm text-ink-soft">{name}</span>
         <span className="whitespace-nowrap">

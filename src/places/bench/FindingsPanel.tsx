@@ -71,7 +71,7 @@ function FindingRow({
     return (
       <li data-severity="good">
         <details>
-          <summary className="flex min-h-9 cursor-pointer items-start gap-1.5 py-1 leading-snug">
+          <summary className="flex min-h-9 max-sm:min-h-11 pointer-coarse:min-h-11 cursor-pointer items-start gap-1.5 py-1 leading-snug">
             <Icon aria-hidden size={17} className={`mt-0.5 shrink-0 ${word}`} />
             <span>
               <span className="sr-only">{SEVERITY_WORDS.good}: </span>

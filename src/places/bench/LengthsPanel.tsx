@@ -38,7 +38,9 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
             </p>
           )}
           <details>
-            <summary className="min-h-8 cursor-pointer py-1 text-sm text-ink-soft">Each term</summary>
+            <summary className="min-h-8 max-sm:min-h-11 pointer-coarse:min-h-11 cursor-pointer py-1 text-sm text-ink-soft">
+              Each term
+            </summary>
             <table className="w-full text-sm">
               <tbody>
                 {cut.terms.map((term, i) => (

@@ -80,7 +80,7 @@ function RetrieveControls({ retrieve, system }: { readonly retrieve: Retrieve; r
         <RadioRow
           label="Say the speed by"
           className="flex"
-          optionClassName="min-h-11 px-2.5 text-sm text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+          optionClassName="min-h-11 min-w-11 px-2.5 text-sm text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
           value={retrieve.by}
           options={SPEED_WAYS.map(({ by, name }) => ({ value: by, shown: name }))}
           onChange={(by) => set(sayBy(retrieve, by))}
@@ -165,7 +165,7 @@ function StallLine({
         <label className="flex items-center gap-1.5 text-sm whitespace-nowrap text-ink-soft">
           Try
           <select
-            className="min-h-9 w-28 rounded-md border border-line bg-panel px-1 text-ink"
+            className="min-h-9 max-sm:min-h-11 pointer-coarse:min-h-11 w-28 rounded-md border border-line bg-panel px-1 text-ink"
             value={bladeState}
             onChange={(event) => {
               const next = BLADE_STATES.find((each) => each === event.target.value);
