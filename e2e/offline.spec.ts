@@ -122,7 +122,10 @@ test('after the first visit everything works with the network cut: reload, new t
   await expect(page.getByRole('listbox', { name: 'Parts' }).getByRole('option').first()).toBeVisible();
   await page.keyboard.press('Escape');
   await bench.button('Keep').click();
-  await bench.button(/Compare with/).first().click();
+  await bench
+    .button(/Compare with/)
+    .first()
+    .click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
   await bench.name().fill('Named on the water');
