@@ -67,7 +67,7 @@ const inText: fc.Arbitrary<Mutation> = fc.oneof(
 );
 
 describe('a lure file that something has been at', () => {
-  it(`property: ${RUNS} of versions 1 to 3 are read, or refused with the reason in words`, () => {
+  it(`property: ${RUNS} of versions 1 to 3 are read, or refused with the reason in words`, { timeout: 600_000 }, () => {
     const seen = new Map<string, number>();
     fc.assert(
       fc.property(
