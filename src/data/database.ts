@@ -75,6 +75,11 @@ export class MazurkaDatabase extends Dexie {
     });
   }
 
+  /** The rows of all changes of one lure, in their order. */
+  changesOf(id: string) {
+    return this.changes.where('[lure+seq]').between([id, Dexie.minKey], [id, Dexie.maxKey]);
+  }
+
   /** Opens if needed. @throws StorageError `blocked` while another tab holds an older version open, `newerVersion` for a later schema. */
   async openChecked(): Promise<void> {
     if (!this.isOpen()) {

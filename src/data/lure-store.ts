@@ -4,7 +4,7 @@
  * Two tabs: a write names the record's birth and the revision it was based on; when another tab was first, the deed is
  * done again on what stands. A lure put away keeps its id, so that no other ever stands in its place.
  */
-import Dexie, { liveQuery } from 'dexie';
+import { liveQuery } from 'dexie';
 import * as z from 'zod/mini';
 import { performDeed, startHistory, type Deed, type DeedRefusal, type LureHistory } from '../core/lure/history';
 import { buildSchema, lureSchema, type Build, type Lure, type LureId } from '../core/lure/lure';
@@ -118,7 +118,11 @@ export class LureStore {
         for (const id of ids.slice(from, from + LOOKED_AT_ONCE)) {
           const row = await lures.get(id);
           if (!row) continue;
-          const read = historyOf(row, await this.database.versions.get(id), await this.changesOf(id));
+          const read = historyOf(
+            row,
+            await this.database.versions.get(id),
+            await this.database.changesOf(id).toArray(),
+          );
           if (!read.ok) found.push({ id, setAside: null });
           else if (!onShelf.has(id)) await shelf.put(shelfEntryOf(read.history.lure, row));
         }
@@ -138,7 +142,7 @@ export class LureStore {
       }
       const row = await this.database.lures.get(id);
       if (!row) throw new StorageError({ code: 'gone', lureId: id });
-      const raw = rawHistory(row, await this.database.versions.get(id), await this.changesOf(id));
+      const raw = rawHistory(row, await this.database.versions.get(id), await this.database.changesOf(id).toArray());
       return { raw, salvaged: salvage(raw, LURE_VERSION) };
     });
   }
@@ -281,7 +285,7 @@ export class LureStore {
   private async writeWhole(history: LureHistory, head: RecordHead): Promise<OpenLure> {
     const { lures, versions, changes, shelf } = this.database;
     const rows = rowsOf(history, head, 0);
-    await changes.where('[lure+seq]').between([rows.row.id, Dexie.minKey], [rows.row.id, Dexie.maxKey]).delete();
+    await this.database.changesOf(rows.row.id).delete();
     await changes.bulkPut([...rows.changes]);
     await versions.put(rows.versions);
     await lures.put(rows.row);
@@ -310,15 +314,11 @@ export class LureStore {
     return { history, rev: head.rev, birth: head.birth, from, isAway: false };
   }
 
-  private changesOf(id: string) {
-    return this.database.changes.where('[lure+seq]').between([id, Dexie.minKey], [id, Dexie.maxKey]).toArray();
-  }
-
   /** @throws StorageError `gone` or `damaged` */
   private async opened(id: string): Promise<OpenLure> {
     const row: StoredLure | undefined = await this.database.lures.get(id);
     if (!row) throw new StorageError({ code: 'gone', lureId: id });
-    const read = historyOf(row, await this.database.versions.get(id), await this.changesOf(id));
+    const read = historyOf(row, await this.database.versions.get(id), await this.database.changesOf(id).toArray());
     if (!read.ok) throw new StorageError({ code: 'damaged', lureId: id, path: read.damage.path });
     const { rev, birth, from, awayAt } = row;
     return { history: read.history, rev, birth, from, isAway: awayAt !== null };

@@ -3,7 +3,6 @@
  * the higher revision is the later. Nothing here is overwritten by anything that did not come out of it: what differs comes
  * beside it, and a state that a later one of a backup takes the place of is put away unless that one can be undone to it.
  */
-import Dexie from 'dexie';
 import { applyEdits } from '../../core/lure/edit';
 import type { LureHistory } from '../../core/lure/history';
 import { freeId } from '../../core/lure/lure-id';
@@ -170,7 +169,7 @@ export function restore(
       taken.add(rows.row.id);
       writes.push(async () => {
         const { lures, versions, changes, shelf } = database;
-        await changes.where('[lure+seq]').between([rows.row.id, Dexie.minKey], [rows.row.id, Dexie.maxKey]).delete();
+        await database.changesOf(rows.row.id).delete();
         await changes.bulkPut([...rows.changes]);
         await versions.put(rows.versions);
         await lures.put(rows.row);

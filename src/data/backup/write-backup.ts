@@ -12,7 +12,6 @@ import type { MazurkaDatabase } from '../database';
 import { historyOf, rawHistory } from '../lure-rows';
 import { settingsSchema } from '../settings';
 import { BACKUP_FORMAT, BACKUP_VERSION, ENTRIES } from './backup-format';
-import Dexie from 'dexie';
 
 /** The same work gives the same zip: no entry carries the time it was written. */
 const NO_TIME = new Date(2000, 0, 1);
@@ -75,10 +74,7 @@ export async function writeBackup(
   for (const id of lureIds) {
     const row = await lures.get(id);
     if (!row) continue;
-    const [versions, changes] = [
-      await database.versions.get(id),
-      await database.changes.where('[lure+seq]').between([id, Dexie.minKey], [id, Dexie.maxKey]).toArray(),
-    ];
+    const [versions, changes] = [await database.versions.get(id), await database.changesOf(id).toArray()];
     const read = historyOf(row, versions, changes);
     const { birth, rev, changedAt, awayAt } = row;
     if (read.ok)
