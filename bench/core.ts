@@ -1,7 +1,8 @@
 /** Times of the core, with what the same task takes on general-purpose libraries in the same run. */
 import { GOOD_CLEVIS_BEARING, steadySpin } from '../src/core/hydro/spin';
 import { referenceBlade, spinBlade } from '../src/core/hydro/spin-blade';
-import { stallSpeed } from '../src/core/hydro/stall';
+import { slowestInTime } from '../src/core/hydro/in-time';
+import { slowestKept } from '../src/core/hydro/round-the-turn';
 import { fishingLine, USUAL_OUTFIT } from '../src/core/hydro/outfit';
 import { lineShapes } from '../src/core/hydro/towed-line';
 import { LAKE_WATER } from '../src/core/hydro/water';
@@ -98,11 +99,14 @@ export function coreFigures(): Figure[] {
     ),
     ms('one speed with spreads', null, () => predictSpin(lure.build, LAKE_WATER, [0.8])),
     ...beside(
-      ms('stall band of one blade', 500, () => stallSpeed(prepared, GOOD_CLEVIS_BEARING, level)),
-      () => [false, true].map((isFree) => slowStall(blade, GOOD_CLEVIS_BEARING, RHO, isFree)),
+      ms('slowest water that keeps one blade turning, in time', 500, () =>
+        [false, true].map((isFree) => slowestInTime(prepared, GOOD_CLEVIS_BEARING, level, isFree, 0.6)),
+      ),
+      () => [false, true].map((isFree) => slowStall(blade, GOOD_CLEVIS_BEARING, RHO, isFree, 0.6)),
       'by a general ODE library',
       2500,
     ),
+    ms('  the same by the formula fitted to it', 1, () => slowestKept(prepared, GOOD_CLEVIS_BEARING, RHO)),
     ms('stall bands of a demo lure', null, () => stallSpeeds(lure.build, LAKE_WATER)),
     ms('layout of a demo lure', null, () => layOut(lure.build)),
     ms('all findings of a demo lure', null, () => findings(lure, USUAL_CONTEXT, CATALOGUE)),

@@ -37,16 +37,19 @@ describe('the core for scripts', () => {
   });
 
   it('predicts at each speed, standing still at none', () => {
-    const answer = run('predict', ['demo:mirrow-drum'], { speed: '0,0.4,1.8 mph' }) as {
+    const answer = run('predict', ['demo:mirrow-drum'], { speed: '0,0.15,0.6,2.5 mph' }) as {
       at: { speed_m_s: number; outcome: string; blades: Record<string, unknown>[] }[];
     };
     expect(answer.at.map(({ speed_m_s, outcome }) => [speed_m_s, outcome])).toEqual([
       [0, 'doesNotTurn'],
-      [0.4, 'turning'],
-      [1.8 * 0.44704, 'turning'],
+      [0.15, 'stopped'],
+      [0.6, 'mayStop'],
+      [2.5 * 0.44704, 'turning'],
     ]);
-    const blade = answer.at[1]?.blades[0];
-    expect(blade).toMatchObject({ station: 'blade-1', turning: true });
+    const blade = answer.at[3]?.blades[0];
+    expect(blade).toMatchObject({ station: 'blade-1', turning: true, chance_of_turning: 1 });
+    expect(answer.at[1]?.blades[0]).toMatchObject({ turning: false, rate_hz: 0, chance_of_turning: 0 });
+    expect(answer.at[2]?.blades[0]?.chance_of_turning).toBeLessThan(1);
     const [low, high] = blade?.rate_hz_spread as [number, number];
     expect(low).toBeLessThan(blade?.rate_hz as number);
     expect(high).toBeGreaterThan(blade?.rate_hz as number);
@@ -117,7 +120,8 @@ describe('rides for scripts', () => {
     run('predict', [lure], { speed: '0.8', ...options }) as Answer;
   const PER_SPEED = [
     'beat_hz',
-    'thump_n',
+    'thump_mn_s',
+    'pulse_n',
     'shake_mm',
     'drag_n',
     'line_slope_deg',
@@ -207,7 +211,7 @@ describe('rides for scripts', () => {
 
 describe('baits for scripts', () => {
   it('a tandem has two blades, nose first, with their bands; a buzzbait one', () => {
-    const tandem = run('predict', ['demo:torvane-lanes'], { speed: '0.8' }) as {
+    const tandem = run('predict', ['demo:torvane-lanes'], { speed: '1.1' }) as {
       at: { outcome: string; blades: { station: string; rate_hz: number; rate_hz_spread: [number, number] }[] }[];
     };
     expect(tandem.at[0]?.outcome).toBe('turning');

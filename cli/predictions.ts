@@ -11,7 +11,7 @@ import type { LureOutput, RideOutput } from '../src/core/predict/outputs';
 import { predict, type Prediction, type RidePrediction } from '../src/core/predict/predict';
 import { learnFrom, type Reading } from '../src/core/predict/readings';
 import type { Centre } from '../src/core/predict/centres';
-import type { BladePrediction } from '../src/core/predict/spin';
+import { doesTurn, type BladePrediction } from '../src/core/predict/spin';
 import { stallSpeeds } from '../src/core/predict/stalls';
 
 export interface PredictionAsked {
@@ -25,7 +25,8 @@ export interface PredictionAsked {
 type Naming = readonly [name: string, by: number];
 const DEGREES = 180 / Math.PI;
 const RIDE_NAMES: Readonly<Record<RideOutput, Naming>> = {
-  thumpN: ['thump_n', 1],
+  thumpNs: ['thump_mn_s', 1000],
+  pulseN: ['pulse_n', 1],
   shakeM: ['shake_mm', 1000],
   dragN: ['drag_n', 1],
   lineSlopeRad: ['line_slope_deg', DEGREES],
@@ -74,7 +75,9 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
     stalls: stalls.map(({ station, stall }) => ({
       station,
       outcome: stall.outcome,
-      stall_speed_m_s: stall.outcome === 'stalls' ? [stall.lowMps, stall.highMps] : null,
+      keeps_turning_down_to_m_s: stall.outcome === 'stalls' ? stall.keepsMps.value : null,
+      stall_speed_m_s: stall.outcome === 'stalls' ? [stall.keepsMps.low, stall.keepsMps.high] : null,
+      starts_at_m_s: stall.outcome === 'stalls' ? stall.startsMps : null,
     })),
     arm: prediction.arm.outcome === 'arm' ? 'arm' : prediction.arm,
     at: speedsMps.map((speed, i) => {
@@ -96,14 +99,15 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
 function beatAt({ spin: { blades, beats } }: Prediction, index: number): Banded | null {
   if (beats.length > 0) return beats[0]?.at[index] ?? null;
   const first = blades[0]?.at[index];
-  return first?.outcome === 'turning' ? first.rateHz : null;
+  return doesTurn(first) ? first.rateHz : null;
 }
 
 /** All of them turn above the highest; null where one turns at no speed, or none is there. */
 function together(stalls: ReturnType<typeof stallSpeeds>[number]['stall'][]): [number, number] | null {
   const bands = stalls.map((stall) => (stall.outcome === 'stalls' ? stall : null));
   if (bands.length === 0 || bands.includes(null)) return null;
-  return [Math.max(...bands.map((band) => band?.lowMps ?? 0)), Math.max(...bands.map((band) => band?.highMps ?? 0))];
+  const most = (end: 'low' | 'high') => Math.max(...bands.map((band) => band?.keepsMps[end] ?? 0));
+  return [most('low'), most('high')];
 }
 
 /** The values by name, and under `spreads` their bands. */
@@ -183,19 +187,20 @@ function namingOf(key: MovedOutput): Naming {
 }
 
 function bladeJson(station: string, at: BladePrediction | undefined) {
-  const turning = at?.outcome === 'turning';
-  const isStill = at?.outcome === 'doesNotTurn';
+  const turning = doesTurn(at) ? at : null;
+  const isStill = at?.outcome === 'doesNotTurn' || at?.outcome === 'stopped';
   return {
     station,
     outcome: at?.outcome ?? 'notAsked',
-    ...(at && at.outcome !== 'turning' ? { detail: at } : {}),
-    turning,
-    rate_hz: turning ? at.rateHz.value : isStill ? 0 : null,
-    rate_hz_spread: turning ? ends(at.rateHz, 1) : null,
-    spread_deg: turning ? at.spreadRad.value * DEGREES : null,
-    spread_deg_spread: turning ? ends(at.spreadRad, DEGREES) : null,
-    drag_n: turning ? at.dragN.value : null,
-    drag_n_spread: turning ? ends(at.dragN, 1) : null,
+    ...(at && !turning ? { detail: at } : {}),
+    turning: turning !== null,
+    chance_of_turning: turning ? turning.chance : isStill ? 0 : null,
+    rate_hz: turning ? turning.rateHz.value : isStill ? 0 : null,
+    rate_hz_spread: turning ? ends(turning.rateHz, 1) : null,
+    spread_deg: turning ? turning.spreadRad.value * DEGREES : null,
+    spread_deg_spread: turning ? ends(turning.spreadRad, DEGREES) : null,
+    drag_n: turning ? turning.dragN.value : null,
+    drag_n_spread: turning ? ends(turning.dragN, 1) : null,
   };
 }
 

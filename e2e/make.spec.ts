@@ -212,6 +212,8 @@ test('the tab is killed half way: days later it goes on at the same step, note, 
   }
   const title = await make.step().innerText();
   const devtools = await context.newCDPSession(page);
+  // What is promised: nothing older than half a second is lost.
+  await page.waitForTimeout(500);
   const crashed = page.waitForEvent('crash');
   void devtools.send('Page.crash').catch(() => undefined);
   await crashed;

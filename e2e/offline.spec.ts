@@ -201,6 +201,8 @@ test('a part that cannot be fetched says so in its place; the rest goes on, and 
   await bench.name().fill('Still works');
   await bench.name().press('Enter');
   await bench.saved();
+  // With the lure changed the sheet was asked for again, and failed again.
+  await expect(failed(page)).toContainText('could not be fetched');
   between.isDown = false;
   await failed(page).getByRole('button', { name: 'Load the page again' }).click();
   await expect(bench.name()).toHaveValue('Still works');

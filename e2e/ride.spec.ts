@@ -10,7 +10,9 @@ test('thump, depth, surface speed and lean stand beside the rate, each with its 
   page,
 }) => {
   await bench.open();
-  await expect(page.getByTestId('ride thumpN')).toContainText(/\d+\.\d\s*g\s*\d\.\d to \d+\.\d/);
+  await expect(page.getByTestId('ride thumpNs')).toContainText(
+    /\d+\.\d\s*mN·s\s*\d+\.\d to \d+\.\d, \d+\.\d × a Colorado 3/,
+  );
   await expect(page.getByTestId('ride depthM')).toContainText(/\d\.\d\d\s*m\s*\d\.\d\d to \d\.\d\d/);
   await expect(page.getByTestId('ride surfaceMps')).toContainText(/m\/s/);
   await expect(page.getByTestId('ride leanRad')).toContainText(/rolls/);

@@ -66,7 +66,7 @@ describe('lures in storage', () => {
     let lure = value(await store.read(HOVNA));
     for (const deed of [addBead(lure), rename('Second'), { do: 'undo' } as const]) {
       const result = value(await store.perform(lure, deed));
-      expect(result.outcome).toBe('done');
+      expect(result.refusals).toEqual([]);
       lure = result.open;
     }
     database.close();
@@ -83,14 +83,29 @@ describe('lures in storage', () => {
     const [first, second] = [value(await one.read(HOVNA)), value(await two.read(HOVNA))];
     value(await one.perform(first, rename('Named by one')));
     const result = value(await two.perform(second, addBead(second)));
-    expect(result).toMatchObject({ outcome: 'done', onOthersWork: true });
+    expect(result).toMatchObject({ done: 1, onOthersWork: true });
     const end = value(await one.read(HOVNA));
     expect(end).toEqual(result.open);
     expect(end.history.lure.name).toBe('Named by one');
     expect(end.history.past.map(({ code }) => code)).toEqual(['rename', 'thread']);
     const stale = value(await one.perform(first, addBead(first)));
-    expect(stale.outcome).toBe('refused');
+    expect(stale).toMatchObject({ done: 0, refusals: [{ code: 'itemExists' }] });
     expect(value(await two.read(HOVNA))).toEqual(end);
+  });
+
+  it('deeds done faster than they are written are written at once; one refused leaves the others', async () => {
+    const { store: one, name, database } = open();
+    const { store: two } = open(name);
+    value(await one.seed(DEMO_LURES));
+    const [mine, theirs] = [value(await one.read(HOVNA)), value(await two.read(HOVNA))];
+    value(await two.perform(theirs, addBead(theirs)));
+    const heads = vi.spyOn(database.lures, 'put');
+    const result = value(await one.perform(mine, rename('One'), addBead(mine), rename('Two'), rename('Three')));
+    expect(heads).toHaveBeenCalledTimes(1);
+    expect(result).toMatchObject({ done: 3, onOthersWork: true, refusals: [{ code: 'itemExists' }] });
+    expect(value(await two.read(HOVNA))).toEqual(result.open);
+    expect(result.open.history.past.map(({ code }) => code)).toEqual(['thread', 'rename', 'rename', 'rename']);
+    expect(result.open.history.lure.name).toBe('Three');
   });
 
   it('tell the other tab: the revision is seen to rise', async () => {
@@ -127,7 +142,7 @@ describe('lures in storage', () => {
     value(await one.putAway(HOVNA));
     expect(value(await one.list()).some(({ id }) => id === HOVNA)).toBe(false);
     const edit = value(await two.perform(there, rename('Still in the hand')));
-    expect(edit).toMatchObject({ outcome: 'done', isBack: true, isBeside: false });
+    expect(edit).toMatchObject({ done: 1, isBack: true, isBeside: false });
     value(await one.putBack(HOVNA));
     expect(value(await one.read(HOVNA)).history.lure.name).toBe('Still in the hand');
     expect(value(await one.list())[0]).toMatchObject({ id: HOVNA, name: 'Still in the hand', awayAt: null });
@@ -141,7 +156,7 @@ describe('lures in storage', () => {
     const imported = value(await store.add({ ...demoLure('hovna-lantern'), name: 'Another' }));
     expect(imported.id).toBe('hovna-lantern-2');
     const done = value(await store.perform(stale, rename('The old one')));
-    expect(done).toMatchObject({ outcome: 'done', isBack: true });
+    expect(done).toMatchObject({ done: 1, isBack: true });
     expect(value(await store.read(imported.id)).history.lure.name).toBe('Another');
     expect(value(await store.read(HOVNA)).birth).not.toBe(value(await store.read(imported.id)).birth);
   });
@@ -164,7 +179,7 @@ describe('lures in storage', () => {
     value(await store.seed(DEMO_LURES));
     const done = value(await store.perform(mine, rename('Three')));
     expect(done).toMatchObject({
-      outcome: 'done',
+      done: 1,
       isBeside: true,
       open: { history: { lure: { id: 'hovna-lantern-2' } } },
     });

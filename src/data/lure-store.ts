@@ -4,7 +4,6 @@
  * Two tabs: a write names the record's birth and the revision it was based on; when another tab was first, the deed is
  * done again on what stands. A lure put away keeps its id, so that no other ever stands in its place.
  */
-import { liveQuery } from 'dexie';
 import * as z from 'zod/mini';
 import { performDeed, startHistory, type Deed, type DeedRefusal, type LureHistory } from '../core/lure/history';
 import { buildSchema, lureSchema, type Build, type Lure, type LureId } from '../core/lure/lure';
@@ -16,6 +15,7 @@ import { LURE_VERSION } from '../core/lure/migrate';
 import { newBirth, type MazurkaDatabase } from './database';
 import { shelfEntryOf, type ShelfEntry, type StoredLure } from './stored';
 import { StorageError } from './failure';
+import { whenChanged } from './when-changed';
 import { guarded, readable, type Stored } from './guarded';
 import { historyOf, rawHistory, rowsOf, timelineOf, type RecordHead } from './lure-rows';
 
@@ -29,17 +29,19 @@ export interface OpenLure {
   readonly isAway: boolean;
 }
 
-export type PerformResult =
-  | {
-      readonly outcome: 'done';
-      readonly open: OpenLure;
-      readonly onOthersWork: boolean;
-      /** It had been put away, and this brought it back. */
-      readonly isBack: boolean;
-      /** Another lure stands under its id by now, so it was kept beside that one. */
-      readonly isBeside: boolean;
-    }
-  | { readonly outcome: 'refused'; readonly open: OpenLure; readonly refusal: DeedRefusal };
+/** What became of deeds done on a stored lure. */
+export interface PerformResult {
+  readonly open: OpenLure;
+  /** How many were done. */
+  readonly done: number;
+  /** Why the others were not. */
+  readonly refusals: readonly DeedRefusal[];
+  readonly onOthersWork: boolean;
+  /** It had been put away, and this brought it back. */
+  readonly isBack: boolean;
+  /** Another lure stands under its id by now, so it was kept beside that one. */
+  readonly isBeside: boolean;
+}
 
 /** A record that cannot be read as a whole. */
 export interface DamagedRecord {
@@ -194,8 +196,11 @@ export class LureStore {
     });
   }
 
-  /** Does one deed on the stored lure. `based` is what the caller sees: when it is current its result is written as is. */
-  perform(based: OpenLure, deed: Deed): Promise<Stored<PerformResult>> {
+  /**
+   * Does deeds on the stored lure, one after the other, and writes once. `based` is what the caller sees: when it is
+   * current its result is written as is. A deed refused on another tab's work leaves the others to be done.
+   */
+  perform(based: OpenLure, ...deeds: readonly Deed[]): Promise<Stored<PerformResult>> {
     const { id } = based.history.lure;
     return this.within(async (): Promise<PerformResult> => {
       // The revision stands on the shelf too: a lure with a long history is read again only when another tab wrote.
@@ -207,15 +212,27 @@ export class LureStore {
       const isBeside = row !== undefined && (row.birth !== based.birth || row.rev < based.rev);
       const onOthersWork = row !== undefined && !isBeside && row.rev !== based.rev;
       const current = row && !isBeside ? await this.opened(id) : based;
-      const result = performDeed(current.history, deed);
-      if (!result.ok) return { outcome: 'refused', open: current, refusal: result.refusal };
-      const done = { onOthersWork, isBack: current.isAway, isBeside };
-      if (isBeside) return { outcome: 'done', open: await this.writeBeside(result.history), ...done };
+      const refusals: DeedRefusal[] = [];
+      let { history } = current;
+      for (const deed of deeds) {
+        const result = performDeed(history, deed);
+        if (result.ok) history = result.history;
+        else refusals.push(result.refusal);
+      }
+      const outcome = {
+        done: deeds.length - refusals.length,
+        refusals,
+        onOthersWork,
+        isBack: current.isAway,
+        isBeside,
+      };
+      if (outcome.done === 0) return { open: current, ...outcome, isBack: false, isBeside: false };
+      if (isBeside) return { open: await this.writeBeside(history), ...outcome };
       const open =
         isCurrent || row
-          ? await this.writeChanged(current, result.history)
-          : await this.writeWhole(result.history, { ...this.headOf(current), rev: current.rev + 1 });
-      return { outcome: 'done', open, ...done };
+          ? await this.writeChanged(current, history)
+          : await this.writeWhole(history, { ...this.headOf(current), rev: current.rev + 1 });
+      return { open, ...outcome };
     });
   }
 
@@ -245,22 +262,14 @@ export class LureStore {
     });
   }
 
-  /** Calls back with the revision each time the record changes, in this tab or another. */
+  /** Calls back with the revision when the record has changed, in this tab or another. */
   watchRevision(id: LureId, onRevision: (rev: number) => void): () => void {
-    const subscription = liveQuery(async () => (await this.database.shelf.get(id))?.rev ?? 0).subscribe({
-      next: onRevision,
-      error: () => undefined,
-    });
-    return () => subscription.unsubscribe();
+    return whenChanged(this.database, 'shelf', async () => onRevision((await this.database.shelf.get(id))?.rev ?? 0));
   }
 
-  /** Calls back when any lure is added, changed, put away or back. */
+  /** Calls back when any lure was added, changed, put away or back. */
   watchList(onChange: () => void): () => void {
-    const subscription = liveQuery(() => this.database.shelf.orderBy('changedAt').keys()).subscribe({
-      next: onChange,
-      error: () => undefined,
-    });
-    return () => subscription.unsubscribe();
+    return whenChanged(this.database, 'shelf', onChange);
   }
 
   private freshHead(): RecordHead {
@@ -305,12 +314,16 @@ export class LureStore {
     const from = before.from + (dropped < 0 ? old.length : dropped);
     const rows = rowsOf(history, head, from);
     const isStored = ({ seq, change }: { seq: number; change: unknown }) => old[seq - before.from] === change;
-    await changes.bulkPut(rows.changes.filter((row) => !isStored(row)));
     const gone = old.map((_, i) => before.from + i).filter((seq) => seq < rows.row.from || seq >= rows.row.to);
-    if (gone.length > 0) await changes.bulkDelete(gone.map((seq): [string, number] => [id, seq]));
-    if (history.lure.versions !== before.history.lure.versions) await versions.put(rows.versions);
-    await lures.put(rows.row);
-    await shelf.put(shelfEntryOf(history.lure, head));
+    const areVersionsNew = history.lure.versions !== before.history.lure.versions;
+    // Asked for together: with the page busy drawing, each answer waited for would hold the writing up.
+    await Promise.all([
+      changes.bulkPut(rows.changes.filter((row) => !isStored(row))),
+      ...(gone.length > 0 ? [changes.bulkDelete(gone.map((seq): [string, number] => [id, seq]))] : []),
+      ...(areVersionsNew ? [versions.put(rows.versions)] : []),
+      lures.put(rows.row),
+      shelf.put(shelfEntryOf(history.lure, head)),
+    ]);
     return { history, rev: head.rev, birth: head.birth, from, isAway: false };
   }
 

@@ -9,7 +9,7 @@ import type { DeltaSeat, FilmSeat, SpinSeat } from '../core/lure/spin-seats';
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { bladeReach } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
-import type { SpinPrediction } from '../core/predict/spin';
+import { doesTurn, type SpinPrediction } from '../core/predict/spin';
 import { lobeOfBlade, lobeOfDelta, lobeOfFilm, type Lobe } from './blade-mesh';
 
 export interface Motion {
@@ -50,7 +50,7 @@ export function motionsOf(
 ): Motion[] {
   const turning = (station: ItemId) => {
     const at = prediction.blades.find((each) => each.station === station)?.at[0];
-    return at?.outcome === 'turning' ? at : null;
+    return doesTurn(at) && at.chance >= 0.5 ? at : null;
   };
   const hung = seats.map((seat): Motion => {
     const { blade, clevis, item } = seat;

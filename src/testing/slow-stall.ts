@@ -1,6 +1,6 @@
 /**
  * A second implementation of the stall in time, for the tests and the benchmark: the two equations of motion written out
- * from the model note, integrated by a general-purpose ODE library, and the speed bisected.
+ * from the model note, integrated by a general-purpose ODE library while the water slows.
  */
 import { createRequire } from 'node:module';
 import { PATTERNS } from '@/core/parts/blade-pattern';
@@ -28,20 +28,34 @@ const { Solver } = createRequire(import.meta.url)('odex') as { Solver: new (dime
 
 const LEAST_SPREAD = 0.1;
 
-/** The slowest speed that keeps the blade turning, with its flap held or free. */
-export function slowStall(blade: MeasuredBlade, bearing: Bearing, rho: number, isFree: boolean, count = 20): number {
-  let [low, high] = [0.1, 2];
-  while (high / low > 1.02) {
-    const middle = Math.sqrt(low * high);
-    if (keeps(blade, bearing, rho, middle, isFree, count)) high = middle;
-    else low = middle;
-  }
-  return Math.sqrt(low * high);
+/** The speed at which the blade stops in water that is slowed evenly from 1.4 times `aboutMps`, its flap held or free. */
+export function slowStall(
+  blade: MeasuredBlade,
+  bearing: Bearing,
+  rho: number,
+  isFree: boolean,
+  aboutMps: number,
+  count = 20,
+): number {
+  const fromMps = 1.4 * aboutMps;
+  const at = (t: number) => fromMps * Math.exp(-SLOWER_A_SECOND * Math.max(0, t - SETTLES_S));
+  const motion = inMotion(blade, bearing, rho, at, isFree, count);
+  if (!motion) return NaN;
+  let stopsMps = NaN;
+  motion.run(60, (t, _, omega) => {
+    if (omega > 0) return true;
+    stopsMps = at(t);
+    return false;
+  });
+  return stopsMps;
 }
+
+const SETTLES_S = 2;
+const SLOWER_A_SECOND = 0.015;
 
 /** Turns a second that the blade settles to in time, flapping and with gravity round the turn: the mean of its last second. */
 export function settledRate(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, count = 20): number {
-  const motion = inMotion(blade, bearing, rho, U, true, count);
+  const motion = inMotion(blade, bearing, rho, () => U, true, count);
   if (!motion) return 0;
   let from: readonly [number, number] | null = null;
   let rate = 0;
@@ -53,25 +67,17 @@ export function settledRate(blade: MeasuredBlade, bearing: Bearing, rho: number,
   return rate;
 }
 
-function keeps(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, isFree: boolean, count: number) {
-  const motion = inMotion(blade, bearing, rho, U, isFree, count);
-  if (!motion) return false;
-  let [turns, last, stopped] = [0, 0, false];
-  motion.run(6, (t, phi) => {
-    while (phi >= 2 * Math.PI * (turns + 1)) {
-      turns++;
-      last = t;
-    }
-    stopped = t - last > 2;
-    return !stopped;
-  });
-  return !stopped;
-}
-
 /** The blade as it moves from its steady state on; null where it has none. */
-function inMotion(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number, isFree: boolean, count: number) {
+function inMotion(
+  blade: MeasuredBlade,
+  bearing: Bearing,
+  rho: number,
+  speedAt: (t: number) => number,
+  isFree: boolean,
+  count: number,
+) {
   const { weightInWaterN, planAreaM2 } = spinBlade(blade, rho);
-  const steady = slowSpin(blade, bearing, rho, weightInWaterN, U, count);
+  const steady = slowSpin(blade, bearing, rho, weightInWaterN, speedAt(0), count);
   if (!steady) return null;
   const { setAngleRad: psi, flapFactor, edgeDrag } = bladeCoefficients(blade, referenceCoefficients(blade.pattern));
   const strips = Array.from({ length: count }, (_, i) => {
@@ -81,16 +87,19 @@ function inMotion(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number
     const hollow = (2 / 3) * blade.cupDepthM * 4 * x * (1 - x);
     const added = (rho * Math.PI * chord) / 4 / ellipticE(Math.sqrt(1 - (blade.widthM / blade.lengthM) ** 2));
     const m = densityOf(blade.material) * blade.thicknessM + rho * hollow;
-    return { s: x * blade.lengthM - blade.holeOffsetM, dA: chord * dx * blade.lengthM, m, all: m + added };
+    return { s: x * blade.lengthM - blade.holeOffsetM, dA: chord * dx * blade.lengthM, m, added };
   });
   const aspect = blade.lengthM ** 2 / planAreaM2;
   const a = (2 * Math.PI * aspect) / (2 + Math.sqrt(4 + aspect ** 2));
   const w = weightInWaterN / planAreaM2;
 
-  const derivative = (_: number, [phi = 0, omega = 0, beta = 0, rate = 0]: number[]): number[] => {
+  const derivative = (t: number, [phi = 0, omega = 0, beta = 0, rate = 0]: number[]): number[] => {
     const flapRate = isFree ? rate : 0;
+    const U = speedAt(t);
     let [Q, F, M, I, J, C, G, P, wr, ws] = [0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
-    for (const { s, dA, m, all } of strips) {
+    for (const { s, dA, m, added } of strips) {
+      // Of its speed in turning a plate has the part sin ψ across itself, and only that carries water along.
+      const turned = m + added * Math.sin(psi) ** 2;
       const r = bearing.dropM + s * Math.sin(beta);
       const vt = omega * r;
       const vn = U * Math.sin(beta) + s * flapRate;
@@ -102,9 +111,9 @@ function inMotion(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number
       Q += q * r * (cn * Math.sin(psi) - ca * Math.cos(psi)) * dA;
       F += f;
       M += s * f;
-      I += all * r * r * dA;
-      J += all * s * s * dA;
-      C += all * r * s * Math.cos(beta) * dA;
+      I += turned * r * r * dA;
+      J += (m + added) * s * s * dA;
+      C += turned * r * s * Math.cos(beta) * dA;
       G += m * r * s * Math.cos(beta) * dA;
       P += m * r * dA;
       wr += w * r * dA;
@@ -128,9 +137,13 @@ function inMotion(blade: MeasuredBlade, bearing: Bearing, rho: number, U: number
   solver.maxSteps = 200_000;
   return {
     /** Told of each step's time and azimuth until it answers false. */
-    run: (seconds: number, onStep: (t: number, phi: number) => boolean) => {
-      solver.solve(derivative, 0, [0, 2 * Math.PI * steady.rateHz, steady.spreadRad, 0], seconds, (_n, _old, t, y) =>
-        onStep(t, y[0] ?? 0),
+    run: (seconds: number, onStep: (t: number, phi: number, omega: number) => boolean) => {
+      solver.solve(
+        derivative,
+        0,
+        [Math.PI, 2 * Math.PI * steady.rateHz, steady.spreadRad, 0],
+        seconds,
+        (_n, _old, t, y) => onStep(t, y[0] ?? 0, y[1] ?? 0),
       );
     },
   };

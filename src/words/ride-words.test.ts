@@ -63,10 +63,10 @@ describe('how it rides in words', () => {
       kind: 'carrier',
       changes: { wire: { ...carrier.wire, material: 'aluminium' } },
     });
-    expect(of(shown(odd.build), 'thumpN')).toMatchObject({ value: '–', band: 'no spring wire known of this metal' });
+    expect(of(shown(odd.build), 'pulseN')).toMatchObject({ value: '–', band: 'no spring wire known of this metal' });
     expect(of(shown(plainBait().build), 'twistTurns')).toBeUndefined();
     expect(of(shown(plainSpinner().build), 'depthM')?.moves).toMatch(/^A tenth more of: speed −\d\.\d\d m; /);
-    expect(of(shown(plainSpinner().build), 'thumpN')?.unsure).toMatch(/^Least known: .* of the blade; .*\.$/);
+    expect(of(shown(plainSpinner().build), 'pulseN')?.unsure).toMatch(/^Least known: .* of the blade; .*\.$/);
   });
 
   it('of two blades the beat is told, with what moves it; of one there is none', () => {

@@ -5,7 +5,7 @@ import type { ArmOutcome } from '../core/lure/arm';
 import { itemOf, type Build } from '../core/lure/lure';
 import type { Factor, SharedKey } from '../core/predict/factors';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
-import type { LineOutcome, LureOutput, RideOutput } from '../core/predict/outputs';
+import { referenceThumpNs, type LineOutcome, type LureOutput, type RideOutput } from '../core/predict/outputs';
 import type { Said } from '../core/predict/band';
 import type { Prediction, RidePrediction } from '../core/predict/predict';
 import type { Centre } from '../core/predict/centres';
@@ -33,7 +33,8 @@ export interface RideFigure {
 type Output = RideOutput | LureOutput;
 
 const NAMES: Readonly<Record<Output, string>> = {
-  thumpN: 'Thump',
+  thumpNs: 'Thump',
+  pulseN: 'Pulse at the tie',
   shakeM: 'Shake of the blade',
   dragN: 'Pull on the line',
   lineSlopeRad: 'Line’s slope',
@@ -54,8 +55,10 @@ const NAMES: Readonly<Record<Output, string>> = {
 };
 
 const WHY: Readonly<Record<Output, string>> = {
-  thumpN:
-    'What goes round with the blade, through the arm, as felt at the line tie: two large forces that nearly cancel, so the band is wide. Counted turns and a photographed spread angle narrow it most.',
+  thumpNs:
+    'How hard each turn hits the water: the blade’s drag over its turns a second, which is what a fish’s side feels. A counted rate narrows it most.',
+  pulseN:
+    'What the line tie feels go round: the blade’s pull at its distance from the wire, and what is left of its fling, through the arm. A swivel passes on the second and not the first.',
   shakeM: 'How far the blade carries its arm to and fro, most where it turns at the arm’s own rate.',
   dragN:
     'All that the water holds back, blades, head, skirt and wire. A spring scale at a known speed would make it surer.',
@@ -84,13 +87,14 @@ const WHY: Readonly<Record<Output, string>> = {
 };
 
 /** The figures told at a glance, and the rest in the order in which they are listed. */
-export const GLANCE: readonly Output[] = ['thumpN', 'depthM', 'surfaceMps', 'leanRad'];
-export const GLANCE_AT_SURFACE: readonly Output[] = ['thumpN', 'depthM', 'planingMps', 'sidePullRad', 'leanRad'];
+export const GLANCE: readonly Output[] = ['thumpNs', 'depthM', 'surfaceMps', 'leanRad'];
+export const GLANCE_AT_SURFACE: readonly Output[] = ['thumpNs', 'depthM', 'planingMps', 'sidePullRad', 'leanRad'];
 export const ALL_FIGURES: readonly Output[] = [
   'depthM',
   'lineSlopeRad',
   'dragN',
-  'thumpN',
+  'thumpNs',
+  'pulseN',
   'shakeM',
   'armHz',
   'pitchRad',
@@ -172,7 +176,7 @@ type Shown = Pick<RideFigure, 'value' | 'unit' | 'band'>;
 function instead(output: Output, ride: Extract<RidePrediction, { outcome: 'rides' }>, arm: ArmOutcome): Shown | null {
   if (output === 'leanRad' && ride.lean !== 'leans') return LEAN_INSTEAD[ride.lean];
   if (output === 'depthM' && ride.line !== 'sinks') return { value: '0', unit: '', band: LINE_WORDS[ride.line] };
-  if ((output === 'thumpN' || output === 'shakeM') && arm.outcome === 'outsideModel') {
+  if ((output === 'pulseN' || output === 'shakeM') && arm.outcome === 'outsideModel') {
     return { value: '–', unit: '', band: armWords(arm) };
   }
   return null;
@@ -225,7 +229,13 @@ function measuredFigure(output: Output, said: Said, shown: RideShown): Shown {
   const { of, unit } = READ[output](shown);
   const { value } = said;
   const [low, high] = SIDE_NOT_TOLD.has(output) ? sizesOf(said) : [said.low, said.high];
-  return { value: of(value), unit, band: low === high ? 'no spread' : `${of(low)} to ${of(high)}` };
+  const band = low === high ? 'no spread' : `${of(low)} to ${of(high)}`;
+  return { value: of(value), unit, band: output === 'thumpNs' ? `${band}, ${besideReference(value)}` : band };
+}
+
+/** `1.2 × a Colorado 3`: how a thump stands to that of the reference Colorado at 0.8 m/s. */
+function besideReference(thumpNs: number): string {
+  return `${decimalText(thumpNs / referenceThumpNs(), 1)} × a Colorado 3`;
 }
 
 /** Told without its side: that hangs on the hand the blade turns, or is seen on the lure. */
@@ -258,7 +268,8 @@ const inDegrees = (digits: number) => () => rounded(DEGREES, digits, '°');
 const asSize = (): Reader => ({ of: (rad) => decimalText(Math.abs(rad) * DEGREES, 1), unit: '°' });
 
 const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
-  thumpN: inPull,
+  thumpNs: () => rounded(1000, 1, 'mN·s'),
+  pulseN: inPull,
   shakeM: ({ system }) => (system === 'metric' ? rounded(1000, 2, 'mm') : rounded(1 / 0.0254, 3, 'in')),
   dragN: inPull,
   lineSlopeRad: inDegrees(0),
@@ -332,9 +343,11 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   lineDrag: 'drag of the line',
   armStiffness: 'stiffness of the arm',
   armDamping: 'damping of the arm',
-  fling: 'what goes round with the blade',
+  fling: 'what is left of fling less push',
+  moment: 'how far out the blade pulls',
   kick: 'how hard the blade kicks',
   rub: 'rub of the bearings',
+  flapping: 'how freely its blade flaps',
   turnsWhich: 'which way its blade turns',
   sideways: 'how much a surface blade paddles aside',
   planing: 'lift at the surface',

@@ -1,8 +1,9 @@
 /** The spin of a blade in words: what it does, why, and what would make it surer. */
 import { never } from '../core/never';
-import type { Stall } from '../core/hydro/stall';
 import type { BladeState } from '../core/lure/bearing';
+import { chanceOfTurning } from '../core/predict/keeping';
 import type { BladePrediction } from '../core/predict/spin';
+import type { Stall } from '../core/predict/stalls';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit } from '../core/units/write';
 
@@ -10,7 +11,10 @@ import { decimalText, inUnit } from '../core/units/write';
 export function stillWords(prediction: BladePrediction): string | null {
   switch (prediction.outcome) {
     case 'turning':
+    case 'mayStop':
       return null;
+    case 'stopped':
+      return 'At this speed gravity stops it on the way up: it hangs and drags. Go faster.';
     case 'doesNotTurn':
       return prediction.reason === 'noFlow'
         ? 'No water moves past it.'
@@ -32,6 +36,7 @@ export function stillWords(prediction: BladePrediction): string | null {
 }
 
 export const READOUT_WHY = {
+  rateIfTurning: 'It may stop at this speed; this is how it turns as long as it does.',
   rate: 'The speed at which the water’s drive on the set blade equals its own drag and the clevis’s friction. It is the beat felt at the line tie. Count the turns of the blade once at a known speed to make it surer.',
   spread:
     'Where the fling of the turning blade and its cupped water balances the push of the flow. A photograph from the side would make it surer.',
@@ -46,29 +51,33 @@ export const BLADE_STATE_WORDS: Readonly<Record<BladeState, string>> = {
   collapsedGap: 'with its gap lost',
 };
 
-/** A start from hanging still takes this much more than the stall speed, as a twitch. Trade estimate. */
-const TWITCH_MPS = 0.2;
-
-/** Where a blade stalls, what starts it, and how the present speed stands to that. */
+/** Down to where a blade keeps turning, what starts it, and how the present speed stands to that. */
 export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' | 'mph', brief = false): string {
   switch (stall.outcome) {
     case 'doesNotTurn':
       return 'Does not keep turning at any speed.';
     case 'outsideModel':
-      return 'Where it stalls cannot be said: its measures make no sense.';
+      return 'Where it stops cannot be said: its measures make no sense.';
     case 'stalls': {
+      const { keepsMps, startsMps } = stall;
       const text = (mps: number) => decimalText(inUnit(mps, unit), 2);
+      const chance = speedMps > 0 ? chanceOfTurning(speedMps, keepsMps) : 1;
       const now =
-        speedMps <= 0 || speedMps >= stall.highMps
+        speedMps <= 0 || speedMps >= keepsMps.high
           ? ''
-          : speedMps < stall.lowMps
+          : speedMps < keepsMps.low
             ? ' At this speed it stops.'
-            : ' At this speed it may stop.';
-      const band = `Stalls at ${text(stall.lowMps)} to ${text(stall.highMps)} ${UNITS[unit].symbol}`;
+            : ` At this speed it may stop: it turns ${tenthsWords(chance)}.`;
+      const band = `Keeps turning down to ${text(keepsMps.value)} ${UNITS[unit].symbol} (${text(keepsMps.low)} to ${text(keepsMps.high)})`;
       if (brief) return `${band}.${now}`;
-      return `${band}; twitch it to ${text(stall.highMps + TWITCH_MPS)} to start it.${now}`;
+      return `${band}; starts at ${text(startsMps)}, with a twitch.${now}`;
     }
     default:
       return never(stall, 'stallWords');
   }
+}
+
+/** A chance in tenths: “in 3 cases of 10”. */
+function tenthsWords(chance: number): string {
+  return `in ${Math.min(9, Math.max(1, Math.round(chance * 10)))} cases of 10`;
 }

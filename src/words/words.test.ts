@@ -41,12 +41,19 @@ function expectWords(...texts: string[]) {
 }
 
 describe('where a blade stalls, in words', () => {
-  const stall = { outcome: 'stalls', lowMps: 0.35, highMps: 0.6, simulations: 9 } as const;
+  const keepsMps = { value: 0.45, low: 0.35, high: 0.6, leastKnown: [] };
+  const stall = { outcome: 'stalls', keepsMps, startsMps: 0.8 } as const;
 
-  it('says the band, the twitch that starts it, and how the present speed stands to it', () => {
-    expect(stallWords(stall, 0.8, 'mps')).toBe('Stalls at 0.35 to 0.60 m/s; twitch it to 0.80 to start it.');
-    expect(stallWords(stall, 0.5, 'mps', true)).toBe('Stalls at 0.35 to 0.60 m/s. At this speed it may stop.');
-    expect(stallWords(stall, 0.2, 'mph', true)).toBe('Stalls at 0.78 to 1.34 mph. At this speed it stops.');
+  it('says the slowest, its band, what starts it, and how the present speed stands to it', () => {
+    expect(stallWords(stall, 0.8, 'mps')).toBe(
+      'Keeps turning down to 0.45 m/s (0.35 to 0.60); starts at 0.80, with a twitch.',
+    );
+    expect(stallWords(stall, 0.5, 'mps', true)).toBe(
+      'Keeps turning down to 0.45 m/s (0.35 to 0.60). At this speed it may stop: it turns in 7 cases of 10.',
+    );
+    expect(stallWords(stall, 0.2, 'mph', true)).toBe(
+      'Keeps turning down to 1.01 mph (0.78 to 1.34). At this speed it stops.',
+    );
     expect(stallWords({ outcome: 'doesNotTurn' }, 0.8, 'mps')).toBe('Does not keep turning at any speed.');
     expectWords(stallWords({ outcome: 'outsideModel', quantity: 'planAreaM2', value: 0 }, 0.8, 'mps'));
   });

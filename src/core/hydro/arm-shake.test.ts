@@ -130,7 +130,7 @@ describe('what a turning blade does to it', () => {
           const two = shakeOfArm(arm, 0.04, rateHz, 0.03, 0.8);
           expect(one.amplitudeM).toBeGreaterThan(0);
           expect(two.amplitudeM / one.amplitudeM).toBeCloseTo(2, 9);
-          expect(two.thumpN / one.thumpN).toBeCloseTo(2, 9);
+          expect(two.pulseN / one.pulseN).toBeCloseTo(2, 9);
         },
       ),
       { seed: 7, numRuns: 80 },
@@ -140,7 +140,7 @@ describe('what a turning blade does to it', () => {
   it('without an arm the body moves: twice the mass half as far, the tie feels the blade’s own force', () => {
     const light = shakeOfBody(0.01, 0.05, 8);
     expect(shakeOfBody(0.02, 0.05, 8).amplitudeM).toBeCloseTo(light.amplitudeM / 2, 12);
-    expect(light.thumpN).toBe(0.05);
+    expect(light.pulseN).toBe(0.05);
     expect(shakeOfBody(0.01, 0.05, 0).amplitudeM).toBe(0);
   });
 });

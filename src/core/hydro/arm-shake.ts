@@ -9,6 +9,11 @@
  * moves with them. ζ_s is the wire's and its joints' own damping; the second term is the blade's drag at U, which grows
  * with speed and so resists being shaken along.
  * Without an arm the body itself is shaken: x = F/(mω²), and the line tie feels F.
+ *
+ * What goes round with a blade is a force F_r, what is left of fling less push, and a moment D·r: its axial force at its
+ * distance from the axle. A moment M at the tip of a cantilever bends it as the force 3M/(2L) there would; on a free body of
+ * mass m, with inertia I about its middle at x_m from the tie, it moves the tie as the force M x_m m/I would. How force and
+ * moment stand to each other round the turn is not known, so they add as squares.
  * Sources: the tip-loaded beam and the one-mass oscillator of any text on vibration (Den Hartog, Mechanical Vibrations,
  * ch. 2); 33/140 is Rayleigh's share of a uniform cantilever.
  */
@@ -33,7 +38,7 @@ export interface Arm {
 export interface Shake {
   readonly amplitudeM: number;
   /** Force felt where it is held, N. */
-  readonly thumpN: number;
+  readonly pulseN: number;
   /** Rate over the arm's own; null without an arm. */
   readonly ratio: number | null;
 }
@@ -85,7 +90,7 @@ export function shakeOfArm(
   const magnified = 1 / Math.hypot(1 - ratio ** 2, 2 * damping * ratio);
   return {
     amplitudeM: (forceN / stiffness) * magnified,
-    thumpN: forceN * magnified * Math.hypot(1, 2 * damping * ratio),
+    pulseN: forceN * magnified * Math.hypot(1, 2 * damping * ratio),
     ratio,
   };
 }
@@ -100,7 +105,12 @@ export function armDamping(arm: Arm, dragN: number, speedMps: number): number {
   return STRUCTURAL_DAMPING + (speedMps > 0 ? dragN / speedMps / critical : 0);
 }
 
+/** The force at an arm's tip that bends it there as this moment does, N. */
+export function forceOfMoment({ lengthM }: Arm, momentNm: number): number {
+  return (1.5 * momentNm) / lengthM;
+}
+
 /** A body that carries its blade on its own axis. @param massKg with the water that moves with it */
 export function shakeOfBody(massKg: number, forceN: number, rateHz: number): Shake {
-  return { amplitudeM: rateHz > 0 ? forceN / (massKg * (2 * Math.PI * rateHz) ** 2) : 0, thumpN: forceN, ratio: null };
+  return { amplitudeM: rateHz > 0 ? forceN / (massKg * (2 * Math.PI * rateHz) ** 2) : 0, pulseN: forceN, ratio: null };
 }

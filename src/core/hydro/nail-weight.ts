@@ -18,6 +18,7 @@ export function nailIn(nail: NailWeight, atM: { readonly xM: number; readonly yM
     massKg: nail.massKg,
     volumeM3: nail.massKg / nail.densityKgM3,
     axialM2: 0,
+    strandM2: 0,
     sideM2: 0,
     slopeM2: 0,
   };

@@ -15,8 +15,8 @@
  * Dividing by U², the flap balance holds κ = ω/U and β alone: one curve β(κ) serves every speed. What is left is one
  * equation in κ at each U. Of its roots the running one is the largest κ at which torque falls through friction.
  *
- * Not in it: gravity around the turn, wakes (see wake.ts), the start from rest. Source: the project's model note,
- * docs/model.md; coefficients by `npm run calibrate`.
+ * Not in it: gravity round the turn (see round-the-turn.ts, which every prediction goes through), wakes (wake.ts), the
+ * start from rest. Source: the project's model note, docs/model.md; coefficients by `npm run calibrate`.
  */
 import type { BladeStrips } from '../parts/outline';
 import { findRoot } from './root';
@@ -83,6 +83,8 @@ export interface Turning {
   readonly tipRadiusM: number;
   readonly dragN: number;
   readonly dragAreaM2: number;
+  /** Moment of the axial force about the axle's crossing with it, ΣF sin β r: it goes round with the blade, N·m. */
+  readonly dragMomentNm: number;
   /** Radial pull on the hinge F_c − N, N: two large terms that nearly cancel. */
   readonly hingeRadialN: number;
   readonly frictionTorqueNm: number;
@@ -127,6 +129,7 @@ interface Loads {
   torque: number;
   radial: number;
   drag: number;
+  dragMoment: number;
   flapMoment: number;
   spinMoment: number;
   centrifugal: number;
@@ -136,7 +139,15 @@ class BladeLoads {
   private readonly slope: number;
   private readonly sinPsi: number;
   private readonly cosPsi: number;
-  readonly loads: Loads = { torque: 0, radial: 0, drag: 0, flapMoment: 0, spinMoment: 0, centrifugal: 0 };
+  readonly loads: Loads = {
+    torque: 0,
+    radial: 0,
+    drag: 0,
+    dragMoment: 0,
+    flapMoment: 0,
+    spinMoment: 0,
+    centrifugal: 0,
+  };
   evaluations = 0;
 
   private readonly dropM: number;
@@ -167,6 +178,7 @@ class BladeLoads {
     const vn = sinBeta;
     let torque = 0;
     let normal = 0;
+    let normalMoment = 0;
     let flapMoment = 0;
     let spinMoment = 0;
     let centrifugal = 0;
@@ -186,6 +198,7 @@ class BladeLoads {
       const force = qdA * (cn * cosPsi + ca * sinPsi);
       torque += qdA * r * (cn * sinPsi - ca * cosPsi);
       normal += force;
+      normalMoment += force * r;
       flapMoment += force * s;
       const inertia = (sheetMassKgM2 + rho * (hollowM[i] as number)) * kappa * kappa * r * dA;
       spinMoment += inertia * s;
@@ -196,6 +209,7 @@ class BladeLoads {
     out.torque = lobes * torque;
     out.radial = lobes > 1 ? 0 : normal * cosBeta;
     out.drag = lobes * normal * sinBeta;
+    out.dragMoment = lobes * normalMoment * sinBeta;
     out.flapMoment = coefficients.flapFactor * flapMoment;
     out.spinMoment = spinMoment * cosBeta;
     out.centrifugal = lobes > 1 ? 0 : centrifugal;
@@ -289,11 +303,36 @@ export function steadySpin(
   speedsMps: readonly number[],
   precision = FOR_ANSWER,
 ): SpinOutcome[] {
-  if (!(blade.planAreaM2 > 0)) return speedsMps.map(() => outside('planAreaM2', blade.planAreaM2, 0));
-  if (!(blade.sheetMassKgM2 >= 0)) return speedsMps.map(() => outside('sheetMassKgM2', blade.sheetMassKgM2, 0));
+  return speedsMps.map(steadySolver(blade, bearing, waterDensityKgM3, precision));
+}
+
+/** The same, a speed at a time: what is worked out for one serves the next. */
+export function steadySolver(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  precision = FOR_ANSWER,
+): (speedMps: number) => SpinOutcome {
+  if (!(blade.planAreaM2 > 0)) return () => outside('planAreaM2', blade.planAreaM2, 0);
+  if (!(blade.sheetMassKgM2 >= 0)) return () => outside('sheetMassKgM2', blade.sheetMassKgM2, 0);
   const loads = new BladeLoads(blade, bearing, waterDensityKgM3);
   const scan = new TipRatioScan(loads, blade.reachM);
-  return speedsMps.map((speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps, precision));
+  return (speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps, precision);
+}
+
+/** Torque of the water on a blade that stands still at this speed, and of what it rubs with, N·m. */
+export function restTorques(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedMps: number,
+): { readonly driveNm: number; readonly rubNm: number } {
+  const loads = new BladeLoads(blade, bearing, waterDensityKgM3);
+  loads.sumInPlace(blade.fixedSpreadRad ?? 0, 0);
+  return {
+    driveNm: loads.loads.torque * speedMps * speedMps,
+    rubNm: frictionTorque(loads.loads, bearing, speedMps, blade.weightInWaterN),
+  };
 }
 
 function outside(quantity: 'speedMps' | 'planAreaM2' | 'sheetMassKgM2' | 'spreadRad', value: number, limit: number) {
@@ -429,6 +468,7 @@ function refine(
     tipRadiusM,
     dragN,
     dragAreaM2: dragN / (0.5 * waterDensityKgM3 * u2),
+    dragMomentNm: sums.dragMoment * u2,
     hingeRadialN: (sums.centrifugal - sums.radial) * u2,
     frictionTorqueNm: frictionTorque(sums, bearing, speedMps, blade.weightInWaterN),
     driveTorqueNm: sums.torque * u2,

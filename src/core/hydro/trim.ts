@@ -5,14 +5,17 @@
  *     X = x cos θ + y sin θ,     Y = −x sin θ + y cos θ,
  * and the moment that lowers the tail is  M = Σ(−X F_y + Y F_x). Forces, with q = ½ρU²:
  *     weight less water displaced           F_y = −(m − ρV)g
- *     drag along                            q A_a cos²θ along the lure, taken aft
+ *     drag along                            q A_a cos²θ along the lure, taken aft; strands lie down as it goes faster
  *     force across, slender part            q S sin θ cos θ   (Munk; S twice the base)
  *     force across, blunt part              q A_s sin θ |sin θ|
  *     a turning blade                       its own drag, along its axle, as an autorotating rotor's; aft behind a swivel
  * The two across the lure act at right angles to it: sin θ of them aft, cos θ up. M falls through zero at the angle the
  * lure hangs at; then D = ΣF_x, L = ΣF_y without the weights, and tan γ = (W′ − L)/D is the slope of the line at the lure.
  *
- * All of it is linear in the areas and weights, so a lure is twelve sums (`sumsOf`), worked out once for all speeds.
+ * Strands of a skirt bend: their area falls as (1 + (U/U_l)²)^(−1/3), so that their drag comes to grow as U^(4/3), the law of
+ * a flexible fibre (S. Alben, M. Shelley, J. Zhang, Nature 420, 2002). U_l is a trade estimate.
+ *
+ * All of it is linear in the areas and weights, so a lure is fifteen sums (`sumsOf`), worked out once for all speeds.
  * In the horizontal plane the same holds without weights: θ is then the yaw (`yawOf`).
  * Source: sums over slender bodies as in any text on towed bodies; coefficients in lure/bodies.ts.
  */
@@ -26,6 +29,8 @@ export interface TrimBody {
   readonly massKg: number;
   readonly volumeM3: number;
   readonly axialM2: number;
+  /** Drag area along of strands that bend, as it is at STRANDS_AT_MPS. */
+  readonly strandM2: number;
   readonly sideM2: number;
   readonly slopeM2: number;
 }
@@ -56,6 +61,7 @@ interface Sum {
 export interface TrimSums {
   readonly weightN: Sum;
   readonly axialM2: Sum;
+  readonly strandM2: Sum;
   readonly sideM2: Sum;
   readonly slopeM2: Sum;
 }
@@ -64,6 +70,7 @@ export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
   return {
     weightN: summed(bodies, ({ massKg, volumeM3 }) => (massKg - rho * volumeM3) * GRAVITY_MPS2),
     axialM2: summed(bodies, ({ axialM2 }) => axialM2),
+    strandM2: summed(bodies, ({ strandM2 }) => strandM2),
     sideM2: summed(bodies, ({ sideM2 }) => sideM2),
     slopeM2: summed(bodies, ({ slopeM2 }) => slopeM2),
   };
@@ -80,6 +87,27 @@ function summed(bodies: readonly TrimBody[], of: (body: TrimBody) => number): Su
   return { all, x, y };
 }
 
+/** The speed a skirt's area is stated for, and the one from which on its strands lie down, m/s. Trade estimates. */
+const STRANDS_AT_MPS = 0.8;
+const STRANDS_BEND_AT_MPS = 0.4;
+
+/** Area of strands at this speed over what it is at STRANDS_AT_MPS. */
+export function strandShare(speedMps: number): number {
+  const bent = (mps: number) => 1 + (mps / STRANDS_BEND_AT_MPS) ** 2;
+  return Math.cbrt(bent(STRANDS_AT_MPS) / bent(speedMps));
+}
+
+/** Drag area along, of what is stiff and of strands as they lie at this speed. */
+export function axialAt({ axialM2, strandM2 }: TrimSums, speedMps: number): Sum {
+  if (strandM2.all === 0) return axialM2;
+  const share = strandShare(speedMps);
+  return {
+    all: axialM2.all + share * strandM2.all,
+    x: axialM2.x + share * strandM2.x,
+    y: axialM2.y + share * strandM2.y,
+  };
+}
+
 /** Straight down, and straight up. */
 const STEEPEST_RAD = Math.PI / 2;
 const TOLERANCE_RAD = 1e-10;
@@ -89,13 +117,14 @@ const NEAR_TOLERANCE_RAD = 1e-6;
 
 /** @param nearRad a pitch it is known to be near: then found sooner, to a millionth of a radian */
 export function trimOf(
-  sums: TrimSums,
+  still: TrimSums,
   drags: readonly TrimDrag[],
   rho: number,
   speedMps: number,
   nearRad: number | null = null,
 ): Trim {
   const q = 0.5 * rho * speedMps ** 2;
+  const sums = { ...still, axialM2: axialAt(still, speedMps) };
   const pitchRad = balancedPitch((pitch) => tailMoment(sums, drags, q, pitch), nearRad);
   const [sin, cos] = [Math.sin(pitchRad), Math.cos(pitchRad)];
   const across = q * (sums.slopeM2.all * sin * cos + sums.sideM2.all * sin * Math.abs(sin));
@@ -123,7 +152,8 @@ function balancedPitch(lowersTail: (pitchRad: number) => number, nearRad: number
 /** How far the lure turns its tail aside, rad: `sums` and drags with y to the side, and no weights. */
 export function yawOf(sums: TrimSums, drags: readonly TrimDrag[], rho: number, speedMps: number): number {
   const isStraight =
-    [sums.axialM2, sums.sideM2, sums.slopeM2].every(({ y }) => y === 0) && drags.every(({ yM }) => yM === 0);
+    [sums.axialM2, sums.strandM2, sums.sideM2, sums.slopeM2].every(({ y }) => y === 0) &&
+    drags.every(({ yM }) => yM === 0);
   return isStraight ? 0 : trimOf({ ...sums, weightN: { all: 0, x: 0, y: 0 } }, drags, rho, speedMps).pitchRad;
 }
 

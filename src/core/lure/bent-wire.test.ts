@@ -6,7 +6,7 @@ import { FIXED_FORMS } from '@/testing/wire-forms';
 import { LAKE_WATER } from '../hydro/water';
 import { bendAllowance, formedLength, wireIn } from '../parts/formed-wire';
 import type { Section, WireForm } from '../parts/wire-form';
-import { predictSpin } from '../predict/spin';
+import { doesTurn, predictSpin } from '../predict/spin';
 import { stallSpeeds } from '../predict/stalls';
 import { addBend, bendTo, straightenOut } from './bending';
 import { wireStretches } from './bend-marks';
@@ -163,7 +163,7 @@ describe('blades behind a swivel', () => {
   it('ordering 8: a gritty or rusty swivel stalls the blade sooner; a free cheap one equals a free dear one', () => {
     const low = (lure: Lure) => {
       const stall = stallSpeeds(lure.build, LAKE_WATER)[0]?.stall;
-      return stall?.outcome === 'stalls' ? stall.lowMps : Infinity;
+      return stall?.outcome === 'stalls' ? stall.keepsMps.value : Infinity;
     };
     for (const blade of ['blade-colorado-k3', 'blade-indiana-k4', 'blade-willow-k5']) {
       const cheap = plainBait(blade, 'swivel-barrel-g10');
@@ -171,7 +171,7 @@ describe('blades behind a swivel', () => {
       expect(low(rusted(cheap, 'rusty'))).toBeGreaterThan(low(cheap) * 1.08);
       expect(Math.abs(low(dear) / low(cheap) - 1)).toBeLessThan(0.04);
       const [free, gritty] = [rates(cheap), rates(rusted(cheap, 'gritty'))];
-      if (free?.outcome !== 'turning' || gritty?.outcome !== 'turning') throw new Error('both turn at 0.8 m/s');
+      if (!doesTurn(free) || !doesTurn(gritty)) throw new Error('both turn at 0.8 m/s');
       expect(gritty.rateHz.value).toBeLessThan(free.rateHz.value);
     }
   });
@@ -183,7 +183,7 @@ describe('blades behind a swivel', () => {
     expect(blades).toHaveLength(2);
     expect(beats).toHaveLength(1);
     const rear = blades[1]?.at[0];
-    expect(rear?.outcome === 'turning' && rear.localSpeedMps).toBeLessThan(0.8);
+    expect(doesTurn(rear) && rear.localSpeedMps).toBeLessThan(0.8);
   });
 
   it('a buzz blade turns at a rate that grows with speed, either hand alike', () => {

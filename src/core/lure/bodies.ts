@@ -18,7 +18,7 @@ import type { Build, Item, ItemId } from './lure';
 import { itemMass } from './mass';
 import { outsideRadius } from './outside-radius';
 import { skirtForm } from './skirt-form';
-import { spinSeats } from './spin-seats';
+import { deltaSeats, filmSeats, spinSeats } from './spin-seats';
 import { pointOn } from './wire-path';
 
 /** What kind of thing makes the drag: each kind's coefficient is known about as well as any other of it. */
@@ -34,6 +34,8 @@ export interface Body {
   readonly yM: number;
   readonly zM: number;
   readonly axialM2: number;
+  /** Of `axialM2`'s kind, of strands that lie down as it goes faster; see hydro/trim.ts. */
+  readonly strandM2: number;
   readonly sideM2: number;
   readonly slopeM2: number;
 }
@@ -53,13 +55,17 @@ const TAIL_DRAG: Readonly<Record<Trailer['style'], number>> = {
   claw: 0.9,
   segmentedMinnow: 0.5,
 };
+/** Of that, the body's own, which is less when it is cut shorter. */
+const BODY_DRAG = 0.3;
 const DRESSING_DRAG = 0.45;
 /** Of the strands of a skirt that stand into the flow, the share that is not in the lee of others. */
 const SKIRT_OPEN = 0.3;
 
 export function bodiesOf(build: Build, layout: Layout): Body[] {
   const cuts = cutLengths(build, layout);
-  const turning = new Set(spinSeats(build, layout).map(({ item }) => item.id));
+  const turning = new Set(
+    [...spinSeats(build, layout), ...filmSeats(layout), ...deltaSeats(layout)].map(({ item }) => item.id),
+  );
   const strung = layout.strand.flatMap(({ item, leg, x0M, x1M }) =>
     leg === 'aft' ? [] : [bodyAt(build, layout, cuts, item, 'run', (x0M + x1M) / 2, 0, x1M - x0M, turning)],
   );
@@ -102,13 +108,14 @@ function bodyAt(
     xM,
     yM,
     zM: sideOf(build, layout, item, line, alongM),
+    strandM2: 0,
     ...(turning.has(item.id) ? STILL : areasOf(build, item, lengthM)),
   };
 }
 
 const STILL = { kind: 'blade', axialM2: 0, sideM2: 0, slopeM2: 0 } as const;
 
-type Areas = Pick<Body, 'kind' | 'axialM2' | 'sideM2' | 'slopeM2'>;
+type Areas = Pick<Body, 'kind' | 'axialM2' | 'sideM2' | 'slopeM2'> & Partial<Pick<Body, 'strandM2'>>;
 
 function areasOf(build: Build, item: Item, lengthM: number): Areas {
   const { part } = item;
@@ -138,8 +145,8 @@ function areasOf(build: Build, item: Item, lengthM: number): Areas {
           sum + count * widthM * (toNoseM * 1 + toTailM * Math.sin(form.flareRad) * 0.6),
         0,
       );
-      const axialM2 = SKIRT_OPEN * standing;
-      return { kind: 'soft', axialM2, sideM2: 0.6 * (axialM2 + 0.012 * form.toTailM), slopeM2: 0 };
+      const strandM2 = SKIRT_OPEN * standing;
+      return { kind: 'soft', axialM2: 0, strandM2, sideM2: 0.6 * (strandM2 + 0.012 * form.toTailM), slopeM2: 0 };
     }
     case 'skirtLayer':
     case 'softWire':
@@ -149,7 +156,8 @@ function areasOf(build: Build, item: Item, lengthM: number): Areas {
       const front = (Math.PI / 4) * part.bodyM ** 2;
       return {
         kind: 'soft',
-        axialM2: TAIL_DRAG[part.style] * front,
+        // What is cut off is body; what kicks behind it stays.
+        axialM2: (TAIL_DRAG[part.style] - BODY_DRAG * (cutM / part.lengthM)) * front,
         sideM2: 0.8 * (part.lengthM - cutM) * part.bodyM,
         slopeM2: 2.4 * front,
       };
@@ -214,6 +222,7 @@ function wireBodies(build: Build, layout: Layout): Body[] {
       yM,
       zM,
       axialM2: WIRE_DRAG * wire.diameterM * acrossM,
+      strandM2: 0,
       sideM2: side,
       slopeM2: 0,
     };

@@ -3,7 +3,7 @@
  * Checks under checks/ hold for any assembly. A family's own are in family/.
  */
 import type { Part } from '../parts/part';
-import { predictSpin, type SpinPrediction } from '../predict/spin';
+import { doesTurn, predictSpin, type SpinPrediction } from '../predict/spin';
 import { LAKE_WATER, type Water } from '../hydro/water';
 import { familyFindings } from '../family/families';
 import { armFindings } from './checks/arms';
@@ -57,7 +57,7 @@ function spreadsToCheck({ build }: Lure, { water, speedMps, prediction }: Findin
   return new Map(
     blades.map(({ station, at: [at] }) => [
       station,
-      at?.outcome === 'turning' ? [at.spreadRad.low, at.spreadRad.value, at.spreadRad.high] : [],
+      doesTurn(at) ? [at.spreadRad.low, at.spreadRad.value, at.spreadRad.high] : [],
     ]),
   );
 }

@@ -1,4 +1,5 @@
 /** What turns: blades on a clevis or behind a swivel, films and buzz blades threaded on the wire. */
+import { PATTERNS } from '../parts/blade-pattern';
 import { DELTA_TIPS_AT } from '../parts/delta-form';
 import type { Blade, DeltaBlade, FilmBlade } from '../parts/part';
 import type { Bearing, SpinBlade } from '../hydro/spin';
@@ -86,6 +87,10 @@ export function deltaSeats(layout: Layout): DeltaSeat[] {
   );
 }
 
+function usualSpread({ pattern }: Blade): number {
+  return (PATTERNS[pattern].reference.spreadDeg * Math.PI) / 180;
+}
+
 /** All that turns on the wire, nose first. */
 export function spinners(
   build: Build,
@@ -100,7 +105,7 @@ export function spinners(
     return {
       station: item.id,
       placeM: holeM,
-      meetsWakeAtM: dropM + DRIVEN_AT * prepared.reachM,
+      meetsWakeAtM: dropM + DRIVEN_AT * prepared.reachM * Math.sin(usualSpread(blade)),
       nominal,
       bearing: seatBearing(layout, seat, state),
       blade: (coefficients) => ({ ...prepared, coefficients: bladeCoefficients(blade, coefficients) }),
@@ -119,7 +124,7 @@ export function spinners(
     return {
       station: id,
       placeM,
-      meetsWakeAtM: DRIVEN_AT * prepared.reachM,
+      meetsWakeAtM: DRIVEN_AT * prepared.reachM * Math.sin(prepared.fixedSpreadRad ?? Math.PI / 2),
       nominal,
       bearing: rubbing(bearingOf(layout, seated, state === 'crossedClevis' ? 'clean' : state)),
       blade: (coefficients) => ({ ...prepared, coefficients }),

@@ -23,6 +23,9 @@ export interface Moved {
   readonly down: number;
 }
 
+/** A half width of nine cases in ten in standard deviations of a normal spread. */
+export const HALF_WIDTHS_A_SIGMA = 1.645;
+
 /** A change by more than this logarithm is to nothing: a blade that stopped, a band that reaches down to a standstill. */
 const TO_NOTHING = 3;
 

@@ -1,7 +1,8 @@
 /** Where mass, displaced water and drag of a lure have their middles. */
-import type { SpinOutcome } from '../hydro/spin';
+import { strandShare } from '../hydro/trim';
 import { bladeDrags } from './ride';
 import type { Riding } from './riding';
+import type { BladeOutcome } from './spin';
 import { AS_ESTIMATED } from './factors';
 
 /** Each m behind and above the line tie and beside the plane of the lure. */
@@ -17,7 +18,7 @@ export interface Centre {
   readonly zM: number;
 }
 
-export function centresOf(riding: Riding, outcomes: readonly (SpinOutcome | undefined)[], speedMps: number): Centres {
+export function centresOf(riding: Riding, outcomes: readonly (BladeOutcome | undefined)[], speedMps: number): Centres {
   const { bodies, dragsAt, rho } = riding;
   const drags = bladeDrags(riding, AS_ESTIMATED, outcomes, speedMps);
   const q = 0.5 * rho * speedMps ** 2;
@@ -26,7 +27,12 @@ export function centresOf(riding: Riding, outcomes: readonly (SpinOutcome | unde
     ofBuoyancy: centre(bodies, ({ volumeM3 }) => volumeM3),
     ofDrag: centre(
       [
-        ...bodies.map(({ xM, yM, zM, axialM2 }) => ({ xM, yM, zM, dragN: q * axialM2 })),
+        ...bodies.map(({ xM, yM, zM, axialM2, strandM2 }) => ({
+          xM,
+          yM,
+          zM,
+          dragN: q * (axialM2 + strandShare(speedMps) * strandM2),
+        })),
         ...dragsAt.map(({ xM, yM, zM }, i) => ({ xM, yM, zM, dragN: drags[i] ?? 0 })),
       ],
       ({ dragN }) => dragN,

@@ -4,7 +4,7 @@
  */
 import { findRoot } from '../hydro/root';
 import { MAX_SPEED_MPS } from '../hydro/spin';
-import { trimOf, type TrimDrag } from '../hydro/trim';
+import { axialAt, trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
@@ -12,7 +12,7 @@ import { bladeDrags, outcomesAt } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { AS_ESTIMATED } from './factors';
 import { tunedTo, type Tuned } from './tuned';
-import { turnAll, type Turned } from './spin';
+import { turnAll, type BladeOutcome, type Turned } from './spin';
 
 /** Speeds at which the blades are looked at for this, m/s. */
 export const GRID_MPS = [0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1.1, 1.5, 2, 3, MAX_SPEED_MPS] as const;
@@ -42,10 +42,15 @@ export function crossingsOf(
   const { rho, outfit, planing, dragsAt } = riding;
   const { shared, sums } = tuned;
   const sinkingN = sums.weightN.all;
-  const onGrid = GRID_MPS.map((speed, i) => bladeDrags(riding, shared, outcomesAt(turned, from + i), speed));
-  const logDrags = dragsAt.map((_, blade) => onGrid.map((drags) => Math.log(Math.max(drags[blade] ?? 0, 1e-12))));
+  const logsOf = (outcomesOn: (index: number) => readonly (BladeOutcome | undefined)[]) => {
+    const onGrid = GRID_MPS.map((speed, i) => bladeDrags(riding, shared, outcomesOn(from + i), speed));
+    return dragsAt.map((_, blade) => onGrid.map((drags) => Math.log(Math.max(drags[blade] ?? 0, 1e-12))));
+  };
+  const towed = logsOf((index) => outcomesAt(turned, index));
+  // As it falls its axle stands steep, and gravity does not stop it round the turn.
+  const falling = logsOf((index) => turned.map(({ ifTurning }) => ifTurning[index]));
   let pitchRad: number | null = null;
-  const bladeDragN = (blade: number, speedMps: number) => {
+  const bladeDragN = (logDrags: readonly (readonly number[])[], blade: number, speedMps: number) => {
     const logs = logDrags[blade] ?? [];
     const x = Math.log(speedMps);
     const over = LOG_GRID.findIndex((each) => each >= x);
@@ -55,14 +60,14 @@ export function crossingsOf(
   };
   const fallDragN = (speedMps: number) =>
     shared.fall *
-    (0.5 * rho * speedMps ** 2 * sums.axialM2.all +
-      dragsAt.reduce((sum, _, blade) => sum + bladeDragN(blade, speedMps), 0));
+    (0.5 * rho * speedMps ** 2 * axialAt(sums, speedMps).all +
+      dragsAt.reduce((sum, _, blade) => sum + bladeDragN(falling, blade, speedMps), 0));
   const pullAt = (speedMps: number) => {
     const drags = dragsAt.map(({ xM, yM, axleRad }, blade): TrimDrag => ({
       xM,
       yM,
       axleRad,
-      dragN: bladeDragN(blade, speedMps),
+      dragN: bladeDragN(towed, blade, speedMps),
     }));
     const trim = trimOf(sums, drags, rho, speedMps, pitchRad);
     ({ pitchRad } = trim);

@@ -27,10 +27,14 @@ export const SHARED_SPREADS = {
   armDamping: 0.3,
   /** What goes round with a blade: the small difference of two large forces. */
   fling: 0.3,
-  /** How much of it comes twice a turn. */
+  /** How far out a blade's axial force pulls, and how it bears on what carries it. */
+  moment: 0.2,
+  /** How much of what goes round comes twice a turn. */
   kick: 0.5,
   /** Torque its bearings leave in the lure. */
   rub: 0.4,
+  /** How freely hung blades flap round the turn, from −1, held, to 1, as free as is believed: it comes as it is, not as a multiple. */
+  flapping: 1,
   /** Which way a blade turns that may turn either way: it comes as it is, from −1 to 1, not as a multiple. */
   turnsWhich: 1,
   /** Share of a surface blade's drag that pushes aside. */
@@ -76,16 +80,17 @@ export function priorBelief(stations: readonly ItemId[]): Belief {
 }
 
 function multiplier(factor: Factor, x: number): number {
-  if (factor.key === 'turnsWhich') return x;
+  if (factor.key === 'turnsWhich' || factor.key === 'flapping') return x;
   return (1 + (factor.of === 'blade' ? COEFFICIENT_SPREAD : SHARED_SPREADS[factor.key])) ** x;
 }
 
 export type Shared = Readonly<Record<SharedKey, number>>;
 
-/** Every shared coefficient at its estimate; of the way a blade turns there is none. */
+/** Every shared coefficient at its estimate; of the way a blade turns, and of how freely it flaps, that is the middle. */
 export const AS_ESTIMATED: Shared = {
   ...(Object.fromEntries(SHARED_KEYS.map((key) => [key, 1])) as Record<SharedKey, number>),
   turnsWhich: 0,
+  flapping: 0,
 };
 
 /** All shared coefficients as multiples of their estimates, at these places of the factors. */

@@ -48,13 +48,15 @@ const NO_CHANGE = 1e-4;
 export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
   const riding = ridingOf(build, water, outfit, asked.state);
-  const now = point(riding, speedMps);
+  const now = point(riding, speedMps, null);
+  // What a lever moves, not whether the blade then stops: that is the stall's to say.
+  const { states } = now;
   const moved = leversOf(riding, speedMps).map((lever) => {
     const next = pulled(build, speedMps, outfit, lever);
-    return { lever, then: point(ridingOf(next.build, water, next.outfit, asked.state), next.speedMps) };
+    return { lever, then: point(ridingOf(next.build, water, next.outfit, asked.state), next.speedMps, states).outputs };
   });
   return Object.fromEntries(
-    [...now].flatMap(([key, value]) => {
+    [...now.outputs].flatMap(([key, value]) => {
       if (value === null) return [];
       const movers = moved.flatMap(({ lever, then }): Mover[] => {
         const to = then.get(key) ?? null;
@@ -125,9 +127,18 @@ function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
 }
 
 /** All outputs at one speed with every coefficient at its estimate. */
-function point(riding: Riding, speedMps: number): Map<MovedOutput, number | null> {
+function point(
+  riding: Riding,
+  speedMps: number,
+  states: readonly (readonly boolean[])[] | null,
+): { readonly outputs: Map<MovedOutput, number | null>; readonly states: readonly (readonly boolean[])[] } {
   const { lineOutM } = riding.outfit;
-  const turned = turnAll(riding.spinners, riding.rho, [speedMps, ...GRID_MPS]);
+  const turned = turnAll(
+    riding.spinners,
+    riding.rho,
+    [speedMps, ...GRID_MPS],
+    states ? { doesTurn: (blade, speed) => states[blade]?.[speed] ?? true } : {},
+  );
   const tuned = tunedTo(riding, AS_ESTIMATED);
   const one: Case = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
   const outcomes = outcomesAt(turned, 0);
@@ -148,10 +159,11 @@ function point(riding: Riding, speedMps: number): Map<MovedOutput, number | null
       ([key, value]) => [`${key as BladeOutput} of ${station}`, value] as const,
     );
   });
-  return new Map<MovedOutput, number | null>([
+  const outputs = new Map<MovedOutput, number | null>([
     ...ofBlades,
     ['beatHz', first !== null && second !== null ? Math.abs(first - second) : null],
     ...RIDE_OUTPUTS.map((key) => [key, ride[key]] as const),
     ...LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)] as const),
   ]);
+  return { outputs, states: turned.map(({ outcomes: each }) => each.map(({ outcome }) => outcome !== 'stopped')) };
 }

@@ -20,12 +20,13 @@ import { divesTo, type Diver } from '../hydro/diver';
 import { filmBearing, filmSpinBlade } from '../hydro/film-blade';
 import { nailIn, nailPlace } from '../hydro/nail-weight';
 import { fishingLine, USUAL_OUTFIT } from '../hydro/outfit';
-import { GOOD_CLEVIS_BEARING, steadySpin, type Turning } from '../hydro/spin';
+import { GOOD_CLEVIS_BEARING, type Turning } from '../hydro/spin';
 import { referenceBlade, spinBlade, type MeasuredBlade } from '../hydro/spin-blade';
-import { stallSpeed } from '../hydro/stall';
+import { meanSpin, slowestKept, type Kept } from '../hydro/round-the-turn';
 import { aimOff } from '../hydro/tracking';
 import { LAKE_WATER, waterDensity } from '../hydro/water';
 import { seatPart } from '../lure/editing';
+import { withPart } from '../lure/resized';
 import type { Lure } from '../lure/lure';
 import { BLADE_PATTERNS, type BladePattern } from '../parts/blade-pattern';
 import { partsOfKind } from '../parts/catalogue';
@@ -35,11 +36,11 @@ import { nominalCrossings } from './crossings';
 import { predict } from './predict';
 import { rides } from './ride';
 import { ridingOf } from './riding';
-import { predictSpin } from './spin';
+import { likelyMps } from './keeping';
+import { doesTurn, predictSpin } from './spin';
 import { stallSpeeds } from './stalls';
 
 const RHO = waterDensity(LAKE_WATER);
-const LEVEL = { waterDensityKgM3: RHO, slopeRad: 0 };
 const SPEEDS = [0.5, 0.65, 0.8, 1, 1.3];
 const WIDTHS = [0.014, 0.017, 0.02, 0.024];
 const LENGTHS = [0.024, 0.03, 0.036, 0.042];
@@ -48,10 +49,13 @@ const colorados = blades.filter(({ pattern }) => pattern === 'colorado');
 const named = ({ id }: PartOf<'blade'>) => id.replace('blade-', '');
 
 function turn(blade: MeasuredBlade, speedMps: number): Turning {
-  const [outcome] = steadySpin(spinBlade(blade, RHO), GOOD_CLEVIS_BEARING, RHO, [speedMps]);
+  const [outcome] = meanSpin(spinBlade(blade, RHO), GOOD_CLEVIS_BEARING, RHO, [speedMps]);
   if (outcome?.outcome !== 'turning') throw new Error(`expected to turn: ${JSON.stringify(outcome)}`);
   return outcome;
 }
+
+/** Impulse given to the water each turn, N·s. */
+const thump = ({ dragN, rateHz }: Turning) => dragN / rateHz;
 
 /** A pattern's reference blade scaled to a width or a length. */
 function scaled(pattern: BladePattern, by: 'widthM' | 'lengthM', toM: number): MeasuredBlade {
@@ -117,9 +121,10 @@ function tandem(front: string, rear: string): Lure {
   return edited(lure, { kind: 'carrier', changes: { tail: { form: 'bentLoop', insideDiameterM: 0.003, gapM: 0 } } });
 }
 
-const lowEdge = (stall: ReturnType<typeof stallSpeed>) => {
-  if (stall.outcome !== 'stalls') throw new Error('it stalls at some speed');
-  return stall.lowMps;
+/** The slowest water it most likely keeps turning in. */
+const slowest = (kept: Kept) => {
+  if (kept.outcome !== 'keeps') throw new Error('it keeps turning at some speed');
+  return likelyMps(kept);
 };
 
 describe('what must come out right of spin', () => {
@@ -140,8 +145,7 @@ describe('what must come out right of spin', () => {
     const order = ['french', 'flutedIndiana', 'colorado'] as const;
     const pairs = WIDTHS.flatMap((widthM) => {
       const lows = order.map((pattern) => {
-        const stall = stallSpeed(spinBlade(scaled(pattern, 'widthM', widthM), RHO), GOOD_CLEVIS_BEARING, LEVEL);
-        return lowEdge(stall);
+        return slowest(slowestKept(spinBlade(scaled(pattern, 'widthM', widthM), RHO), GOOD_CLEVIS_BEARING, RHO));
       });
       return [[0, 1] as const, [1, 2] as const, [0, 2] as const].map(([a, b]) => ({
         name: `${order[a]}, ${order[b]} of ${widthM * 1000} mm`,
@@ -159,18 +163,16 @@ describe('what must come out right of spin', () => {
   });
 
   it('3: a bigger Colorado beats slower and thumps harder', () => {
-    // On an inline wire, so that no arm's own rate stands between blade and hand.
-    const at = (blade: PartOf<'blade'>) => {
-      const { build } = plainSpinner(blade.id);
-      const [ride] = rides(build, LAKE_WATER, [0.8]).at;
-      const turning = predictSpin(build, LAKE_WATER, [0.8]).blades[0]?.at[0];
-      if (turning?.outcome !== 'turning') throw new Error('a Colorado turns at 0.8 m/s');
-      return { rateHz: turning.rateHz.value, thumpN: ride?.shakes[0]?.thumpN ?? 0 };
-    };
     const pairs = colorados.flatMap((small) =>
       colorados
         .filter((large) => large.lengthM > 1.1 * small.lengthM)
-        .map((large) => ({ name: `${named(large)}, ${named(small)}`, big: at(large), little: at(small) })),
+        .flatMap((large) =>
+          SPEEDS.map((speed) => ({
+            name: `${named(large)}, ${named(small)} at ${speed} m/s`,
+            big: turn(large, speed),
+            little: turn(small, speed),
+          })),
+        ),
     );
     expectOrdering(
       '3. Rate of the bigger Colorado below that of the smaller',
@@ -178,8 +180,60 @@ describe('what must come out right of spin', () => {
     );
     expectOrdering(
       '3. Thump of the bigger Colorado above that of the smaller',
-      pairs.map(({ name, big, little }) => ({ name, less: little.thumpN, more: big.thumpN })),
+      pairs.map(({ name, big, little }) => ({ name, less: thump(little), more: thump(big) })),
     );
+  });
+
+  it('thump at equal length falls from Colorado and hard-kick by Indianas and French to willow; at equal width it rises from French', () => {
+    const downward = ['ridgedIndiana', 'indiana', 'french', 'willow'] as const;
+    for (const first of ['colorado', 'hardKick'] as const) {
+      for (const less of downward)
+        expectOrdering(`Thump at equal length: ${less} below ${first}`, between(less, first, 'lengthM', thump));
+    }
+    downward.slice(1).forEach((less, i) => {
+      const more = downward[i] ?? 'colorado';
+      expectOrdering(`Thump at equal length: ${less} below ${more}`, between(less, more, 'lengthM', thump));
+    });
+    for (const [less, more] of [
+      ['french', 'flutedIndiana'],
+      ['flutedIndiana', 'colorado'],
+    ] as const)
+      expectOrdering(`Thump at equal width: ${less} below ${more}`, between(less, more, 'widthM', thump));
+  });
+
+  it('hard-kick leads in the pulse at the tie of an inline lure, blades scaled to one length', () => {
+    const { build } = plainSpinner('blade-colorado-k3');
+    const pulse = (pattern: BladePattern, lengthM: number, speedMps: number) => {
+      const own = scaled(pattern, 'lengthM', lengthM);
+      const made = withPart(build, itemId('blade-1'), (each) => ({ ...each, ...own }) as PartOf<'blade'>);
+      return rides(made, LAKE_WATER, [speedMps]).at[0]?.shakes[0]?.pulseN ?? NaN;
+    };
+    const pairs = BLADE_PATTERNS.filter((pattern) => pattern !== 'hardKick').flatMap((pattern) =>
+      LENGTHS.flatMap((lengthM) =>
+        [0.8, 1, 1.3, 1.6].map((speed) => ({
+          name: `${pattern} of ${lengthM * 1000} mm at ${speed} m/s`,
+          less: pulse(pattern, lengthM, speed),
+          more: pulse('hardKick', lengthM, speed),
+        })),
+      ),
+    );
+    // Where either has stopped there is no pulse to compare.
+    expectOrdering(
+      'Pulse at the tie at equal length: every other pattern below hard-kick',
+      pairs.filter(({ less, more }) => less > 0 && more > 0),
+      60,
+    );
+  });
+
+  it('thump stays bounded down into the band in which a blade may stop', () => {
+    for (const blade of blades) {
+      const spun = spinBlade(blade, RHO);
+      const kept = slowestKept(spun, GOOD_CLEVIS_BEARING, RHO);
+      if (kept.outcome !== 'keeps') throw new Error('it keeps turning at some speed');
+      const [slow, fast] = [kept.heldMps, 2 * kept.freeMps].map((speed) => thump(turn(blade, speed)));
+      // It grows with the speed, so it is less where the blade nearly stops.
+      expect(slow, blade.id).toBeLessThan(fast ?? 0);
+    }
   });
 
   it('a deeper cup turns slower', () => {
@@ -209,7 +263,7 @@ describe('what must come out right of spin', () => {
           });
           const [at] = stallSpeeds(lure.build, LAKE_WATER);
           // One that friction holds at every speed stalls at all of them.
-          return at?.stall.outcome === 'stalls' ? at.stall.lowMps : 5;
+          return at?.stall.outcome === 'stalls' ? at.stall.keepsMps.value : 5;
         });
         for (const [a, b] of [[0, 1] as const, [1, 2] as const]) {
           pairs.push({
@@ -223,7 +277,7 @@ describe('what must come out right of spin', () => {
     expectOrdering('8. Stall speed: free below gritty below rusty swivel', pairs);
     const blade = spinBlade(referenceBlade('french'), RHO);
     const [dear, cheap] = [2e-6, 3e-6].map((steadyTorqueNm) =>
-      lowEdge(stallSpeed(blade, { ...GOOD_CLEVIS_BEARING, steadyTorqueNm }, LEVEL)),
+      slowest(slowestKept(blade, { ...GOOD_CLEVIS_BEARING, steadyTorqueNm }, RHO)),
     );
     expect((cheap ?? 0) / (dear ?? 1)).toBeLessThan(1.06);
   });
@@ -234,9 +288,9 @@ describe('what must come out right of spin', () => {
       folds.slice(1).map((fold, i) => {
         const at = (foldRad: number) => {
           const [spun, bearing] = [filmSpinBlade(film, foldRad, RHO), filmBearing(GOOD_CLEVIS_BEARING)];
-          const [fast] = steadySpin(spun, bearing, RHO, [1.3]);
+          const [fast] = meanSpin(spun, bearing, RHO, [1.3]);
           if (fast?.outcome !== 'turning') throw new Error('a film turns in fast water');
-          return { start: lowEdge(stallSpeed(spun, bearing, LEVEL)), dragN: fast.dragN };
+          return { start: slowest(slowestKept(spun, bearing, RHO)), dragN: fast.dragN };
         };
         const [flat, folded] = [at(folds[i] ?? 0), at(fold)];
         return { name: `${film.id}, ${Math.round((fold * 180) / Math.PI)}° over less`, flat, folded };
@@ -275,7 +329,7 @@ describe('what must come out right of spin', () => {
           );
           const { blades: both, beats: found } = predictSpin(lure.build, LAKE_WATER, [0.8]);
           const turning = both[1]?.at[0];
-          if (turning?.outcome !== 'turning') throw new Error('the rear blade turns');
+          if (!doesTurn(turning)) throw new Error('the rear blade turns');
           beats.add(`${front} ${rear} ${found[0]?.at[0]?.value.toFixed(4)}`);
           return turning.rateHz.value;
         };
@@ -389,8 +443,8 @@ describe('what must come out right of shake and tracking', () => {
       const { carrier } = lure.build;
       const wired = (diameterM: number) =>
         edited(lure, { kind: 'carrier', changes: { wire: { ...carrier.wire, diameterM } } });
-      return [0.0008, 0.0009, 0.001, 0.0011].flatMap((diameterM) =>
-        [0.25, 0.3, 0.35, 0.4].flatMap((speedMps): Pair[] => {
+      return [0.001, 0.0011, 0.0012, 0.0014].flatMap((diameterM) =>
+        [0.5, 0.6, 0.7, 0.8].flatMap((speedMps): Pair[] => {
           const [thin, thick] = [diameterM, diameterM + 0.0001].map(
             (each) => rides(wired(each).build, LAKE_WATER, [speedMps]).at[0]?.shakes,
           );

@@ -1,5 +1,8 @@
 /** What is said of a lure: at each speed, and once; and how each is read from a ride worked out. */
 import { naturalHz } from '../hydro/arm-shake';
+import { meanSpin } from '../hydro/round-the-turn';
+import { GOOD_CLEVIS_BEARING } from '../hydro/spin';
+import { REFERENCE_SPEED_MPS, REFERENCE_WATER_DENSITY_KGM3, referenceBlade, spinBlade } from '../hydro/spin-blade';
 import { depthOf } from '../hydro/towed-line';
 import { aimOff } from '../hydro/tracking';
 import type { Scale } from './band';
@@ -10,7 +13,8 @@ import type { Turned } from './spin';
 
 /** What is said at each speed. */
 export const RIDE_OUTPUTS = [
-  'thumpN',
+  'thumpNs',
+  'pulseN',
   'shakeM',
   'dragN',
   'lineSlopeRad',
@@ -28,6 +32,18 @@ export type RideOutput = (typeof RIDE_OUTPUTS)[number];
 export const LURE_OUTPUTS = ['massKg', 'sinkingN', 'sinkMps', 'armHz', 'surfaceMps', 'planingMps'] as const;
 export type LureOutput = (typeof LURE_OUTPUTS)[number];
 
+/** Thump of a Colorado of reference size, which many makers call 3, on a good clevis at 0.8 m/s: what others are told beside. */
+export function referenceThumpNs(): number {
+  const [spun] = meanSpin(
+    spinBlade(referenceBlade('colorado'), REFERENCE_WATER_DENSITY_KGM3),
+    GOOD_CLEVIS_BEARING,
+    REFERENCE_WATER_DENSITY_KGM3,
+    [REFERENCE_SPEED_MPS],
+  );
+  if (spun?.outcome !== 'turning') throw new Error('referenceThumpNs: the reference Colorado turns at its own speed');
+  return spun.dragN / spun.rateHz;
+}
+
 /** How the line lies: sunk, with the lure at the surface, pulled up by it, or with a buzzbait planing. */
 export type LineOutcome = 'sinks' | 'surfaces' | 'rises' | 'planes';
 
@@ -39,7 +55,8 @@ const SHARE: OutputForm = { scale: 'share' };
 const STEP: OutputForm = { scale: 'step' };
 const FROM_NOTHING: OutputForm = { scale: 'step', floor: 0 };
 export const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
-  thumpN: SHARE,
+  thumpNs: SHARE,
+  pulseN: SHARE,
   shakeM: SHARE,
   dragN: SHARE,
   lineSlopeRad: STEP,
@@ -94,7 +111,8 @@ export function outputsOf(
   const { trim, lines, shakes, lean } = ride;
   const [line] = lines;
   return {
-    thumpN: isShaken ? Math.hypot(...shakes.map(({ thumpN }) => thumpN)) : null,
+    thumpNs: ride.thumpNs,
+    pulseN: isShaken ? Math.hypot(...shakes.map(({ pulseN }) => pulseN)) : null,
     shakeM: isShaken ? Math.hypot(...shakes.map(({ amplitudeM }) => amplitudeM)) : null,
     dragN: trim.dragN,
     lineSlopeRad: ride.lineSlopeRad,

@@ -12,9 +12,9 @@ import type { Water } from '../hydro/water';
 import type { ArmOutcome } from '../lure/arm';
 import type { BladeState } from '../lure/bearing';
 import type { Build } from '../lure/lure';
-import { said, spreadOf, type Moved, type Said } from './band';
+import { said, spreadOf, type Moved, type Said, type Scale } from './band';
 import { crossingsOf, GRID_MPS, type Crossings } from './crossings';
-import { sharedAt, movedBy, type Belief, type Factor, type SharedKey } from './factors';
+import { coefficientsAt, sharedAt, movedBy, type Belief, type Factor, type SharedKey } from './factors';
 import {
   LURE_FORMS,
   LURE_OUTPUTS,
@@ -32,7 +32,7 @@ import { centresOf, type Centres } from './centres';
 import { outcomesAt, rideOf, type Near, type Ride } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { retuned, tunedTo, type Tuned } from './tuned';
-import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
+import { bladesSaid, spinsOf, turnAll, type BladeOutcome, type SpinPrediction, type Spins } from './spin';
 
 export interface Asked {
   readonly outfit?: Outfit;
@@ -76,9 +76,11 @@ const NO_DRAG: ReadonlySet<SharedKey> = new Set([
   'armStiffness',
   'armDamping',
   'fling',
+  'moment',
   'kick',
   'rub',
   'turnsWhich',
+  'flapping',
   'sideways',
 ]);
 
@@ -103,10 +105,19 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
   // The speeds that crossings are looked for between stand behind those that were asked for.
   const spins = spinsOf(riding.spinners, riding.rho, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
   const worked = workOut(riding, spins, speedsMps.length);
+  const spin = bladesSaid(build, riding.layout, speedsMps, spins);
   return {
     speedsMps,
-    spin: bladesSaid(build, riding.layout, speedsMps, spins),
-    rides: speedsMps.map((speedMps, i) => rideSaid(worked, speedMps, i)),
+    spin,
+    rides: speedsMps.map((speedMps, i) => {
+      const open = spin.blades.flatMap(({ at }, blade) => (at[i]?.outcome === 'mayStop' ? [blade] : []));
+      return rideSaid(
+        worked,
+        speedMps,
+        i,
+        open.map((blade) => otherwise(worked, speedMps, i, blade)),
+      );
+    }),
     lure: lureSaid(worked),
     arm: riding.arm,
     belief: spins.belief,
@@ -146,7 +157,24 @@ function lureSaid({ believed, pairs, belief }: Worked): Prediction['lure'] {
   return Object.fromEntries(entries) as Prediction['lure'];
 }
 
-function rideSaid({ riding, believed, pairs, belief }: Worked, speedMps: number, index: number): RidePrediction {
+/** What all blades do when this one, which may stop, does what is less likely. */
+function otherwise({ riding, belief, believed }: Worked, speedMps: number, index: number, blade: number) {
+  const { spinners, rho } = riding;
+  const coefficients = spinners.map(({ nominal, station }) =>
+    coefficientsAt(nominal, station, belief.factors, belief.middle),
+  );
+  const isLikely = (i: number) => believed.turned[i]?.outcomes[index]?.outcome !== 'stopped';
+  const doesTurn = (i: number) => isLikely(i) !== (i === blade);
+  return outcomesAt(turnAll(spinners, rho, [speedMps], { coefficients, doesTurn }), 0);
+}
+
+/** @param others what the blades may do instead at this speed: the bands reach over those too */
+function rideSaid(
+  { riding, believed, pairs, belief }: Worked,
+  speedMps: number,
+  index: number,
+  others: readonly (readonly (BladeOutcome | undefined)[])[],
+): RidePrediction {
   const outcomes = outcomesAt(believed.turned, index);
   const trouble = troubleAt(speedMps, outcomes);
   if (trouble) return trouble;
@@ -163,6 +191,9 @@ function rideSaid({ riding, believed, pairs, belief }: Worked, speedMps: number,
     return outputsOf(rideOf(riding, one.tuned, turned, speedMps, [lineOutM], near), one, isShaken, lineOutM);
   };
   const moved = pairs.map(({ up, down }) => ({ up: coarsely(up), down: coarsely(down) }));
+  const instead = others.map((each) =>
+    outputsOf(rideOf(riding, believed.tuned, each, speedMps, [lineOutM]), believed, isShaken, lineOutM),
+  );
   const entries = RIDE_OUTPUTS.map((key) => {
     const [value, from] = [values[key], coarse[key]];
     if (value === null || from === null) return [key, null];
@@ -171,7 +202,16 @@ function rideSaid({ riding, believed, pairs, belief }: Worked, speedMps: number,
       down: value + (down[key] ?? from) - from,
     }));
     const { scale, floor } = RIDE_FORMS[key];
-    return [key, said(spreadOf(value, scale, changes, belief, floor), belief.factors)];
+    const alone = said(spreadOf(value, scale, changes, belief, floor), belief.factors);
+    return [
+      key,
+      reachedOver(
+        alone,
+        instead.map((each) => each[key]),
+        scale,
+        floor,
+      ),
+    ];
   });
   return {
     outcome: 'rides',
@@ -180,6 +220,23 @@ function rideSaid({ riding, believed, pairs, belief }: Worked, speedMps: number,
     said: Object.fromEntries(entries) as RideSaid,
     centres: centresOf(riding, outcomes, speedMps),
   };
+}
+
+/** A band that holds other values too, each with as much to both sides as the band has. */
+function reachedOver(
+  band: Said,
+  values: readonly (number | null)[],
+  scale: Scale,
+  floor = Number.NEGATIVE_INFINITY,
+): Said {
+  let { low, high } = band;
+  for (const each of values) {
+    const other = each ?? 0;
+    const isShare = scale === 'share' && band.value > 0;
+    low = Math.min(low, Math.max(floor, isShare ? (other * band.low) / band.value : other - (band.value - band.low)));
+    high = Math.max(high, isShare ? (other * band.high) / band.value : other + (band.high - band.value));
+  }
+  return { ...band, low, high };
 }
 
 /** What a moved factor makes of an output that can then not be said: as fast as the model goes, or no fall at all. */
@@ -193,7 +250,7 @@ const BEYOND: Readonly<Record<LureOutput, number>> = {
 };
 
 /** Why nothing of the ride is said: what hangs on a blade outside its model cannot be. */
-function troubleAt(speedMps: number, outcomes: readonly (SpinOutcome | undefined)[]): RidePrediction | null {
+function troubleAt(speedMps: number, outcomes: readonly (BladeOutcome | undefined)[]): RidePrediction | null {
   if (!(speedMps >= 0 && speedMps <= MAX_SPEED_MPS)) {
     const isFast = speedMps > MAX_SPEED_MPS;
     return {

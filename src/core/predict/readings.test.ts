@@ -12,7 +12,7 @@ import { learnFrom, readingsSchema, type Reading } from './readings';
 import { outcomesAt, rideOf } from './ride';
 import { ridingOf } from './riding';
 import { tunedTo } from './tuned';
-import { turnAll } from './spin';
+import { doesTurn, turnAll } from './spin';
 
 const NINE_IN_TEN = 1.645;
 const BLADE = itemId('blade-1');
@@ -23,16 +23,13 @@ const LURES = ['mirrow-drum', 'hovna-lantern', 'torvane-lanes', 'stolk-kettle', 
 function truthOf(slug: string, factors: readonly Factor[], at: readonly number[]) {
   const riding = ridingOf(demoLure(slug).build, LAKE_WATER, USUAL_OUTFIT);
   const speeds = [0.8, 0.7, 1.1];
-  const turned = turnAll(
-    riding.spinners,
-    riding.rho,
-    [...speeds, ...GRID_MPS],
-    riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
-  );
+  const turned = turnAll(riding.spinners, riding.rho, [...speeds, ...GRID_MPS], {
+    coefficients: riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
+  });
   const tuned = tunedTo(riding, sharedAt(factors, at));
   const blade = riding.spinners.findIndex(({ station }) => station === BLADE);
   const turning = (i: number) => {
-    const outcome = turned[blade]?.outcomes[i];
+    const outcome = turned[blade]?.ifTurning[i];
     return outcome?.outcome === 'turning' ? outcome : null;
   };
   const depth = (i: number, lineOutM: number) => {
@@ -54,7 +51,7 @@ const OUTPUTS = ['rate', 'spread', 'drag', 'depth'] as const;
 function bandsOf(prediction: Prediction): Record<(typeof OUTPUTS)[number], Banded | null> {
   const blade = prediction.spin.blades.find(({ station }) => station === BLADE)?.at[0];
   const [ride] = prediction.rides;
-  const turning = blade?.outcome === 'turning' ? blade : null;
+  const turning = doesTurn(blade) ? blade : null;
   return {
     rate: turning && turning.rateHz,
     spread: turning && turning.spreadRad,

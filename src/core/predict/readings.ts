@@ -200,12 +200,9 @@ class ReadingModel {
     const { spinners, rho } = this.riding;
     const spun =
       turned ??
-      turnAll(
-        spinners,
-        rho,
-        this.speedsMps,
-        spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, this.factors, at)),
-      );
+      turnAll(spinners, rho, this.speedsMps, {
+        coefficients: spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, this.factors, at)),
+      });
     const tuned = tunedTo(this.riding, sharedAt(this.factors, at));
     return { at, turned: spun, logs: this.readings.map((reading, i) => this.logOf(reading, i, spun, tuned)) };
   }
@@ -230,7 +227,8 @@ class ReadingModel {
       case 'spread': {
         const blade = turned.find(({ spinner }) => spinner.station === reading.station);
         if (!blade) return 'noSuchBlade';
-        const outcome = blade.outcomes[i];
+        // It was seen turning.
+        const outcome = blade.ifTurning[i];
         if (outcome?.outcome !== 'turning') return 'doesNotTurn';
         return Math.log(reading.kind === 'rate' ? outcome.rateHz : outcome.spreadRad);
       }

@@ -58,6 +58,7 @@ describe('a body in the water', () => {
       massKg: 0.012,
       volumeM3: 2e-6,
       axialM2: 3e-5,
+      strandM2: 0,
       sideM2: 4e-4,
       slopeM2: 1.2e-4,
     };
@@ -151,7 +152,7 @@ describe('what it shakes on, and how it tracks', () => {
       const riding = ridingOf(plainSpinner(blade.id).build, LAKE_WATER, USUAL_OUTFIT);
       const outcomes = outcomesAt(turnAll(riding.spinners, riding.rho, [0.8]), 0);
       const tuned = tunedTo(riding, { ...AS_ESTIMATED, kick });
-      return rideOf(riding, tuned, outcomes, 0.8, [10]).shakes[0]?.thumpN ?? NaN;
+      return rideOf(riding, tuned, outcomes, 0.8, [10]).shakes[0]?.pulseN ?? NaN;
     };
     expect(thump('hardKick', 1)).toBeCloseTo(thump('hardKick', 0) * Math.hypot(1, 0.35), 12);
     expect(thump('colorado', 1)).toBe(thump('colorado', 0));

@@ -4,10 +4,10 @@
  * (hydro/towed-line.ts). What is the same at every speed is laid ready once (riding.ts); a ride is then worked out for any
  * set of the shared coefficients (tuned.ts). A blade that does not turn trails and flutters.
  */
-import { naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
+import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
 import { lineTwist } from '../hydro/line-twist';
 import { lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import type { SpinOutcome, Turning } from '../hydro/spin';
+import type { Turning } from '../hydro/spin';
 import { lineShapes, STEPS_FOR_BAND, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
 import { trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
@@ -17,7 +17,7 @@ import type { Build, ItemId } from '../lure/lure';
 import { DRIVEN_AT } from '../lure/spin-seats';
 import { AS_ESTIMATED, type Shared } from './factors';
 import { ridingOf, type Riding } from './riding';
-import { turnAll, type Turned } from './spin';
+import { turnAll, type BladeOutcome, type Turned } from './spin';
 import { tunedTo, type Tuned } from './tuned';
 
 export interface Ride {
@@ -29,6 +29,8 @@ export interface Ride {
   readonly lines: readonly LineShape[];
   /** What each turning blade does to its arm, or to the whole where it has none. */
   readonly shakes: readonly (Shake & { readonly station: ItemId })[];
+  /** Impulse given to the water at each stroke of a blade, of the one that gives most, N·s: 0 while none turns. */
+  readonly thumpNs: number;
   readonly lean: Lean;
   /** Tail aside of the way it is pulled, rad. */
   readonly yawRad: number;
@@ -74,7 +76,7 @@ export function rides(
   };
 }
 
-export function outcomesAt(turned: readonly Turned[], index: number): (SpinOutcome | undefined)[] {
+export function outcomesAt(turned: readonly Turned[], index: number): (BladeOutcome | undefined)[] {
   return turned.map(({ outcomes }) => outcomes[index]);
 }
 
@@ -82,46 +84,53 @@ export function outcomesAt(turned: readonly Turned[], index: number): (SpinOutco
 export interface Near {
   readonly ride: Ride;
   readonly tuned: Tuned;
-  readonly outcomes: readonly (SpinOutcome | undefined)[];
+  readonly outcomes: readonly (BladeOutcome | undefined)[];
 }
 
 /** @param near for the edge of a band: then worked out sooner, less finely; where nothing drags otherwise, its trim is kept */
 export function rideOf(
   riding: Riding,
   tuned: Tuned,
-  outcomes: readonly (SpinOutcome | undefined)[],
+  outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
   lengthsOutM: readonly number[],
   near: Near | null = null,
   lineSteps: number | undefined = near ? STEPS_FOR_BAND : undefined,
 ): Ride {
   const { rho, spinners: all, dragsAt, outfit } = riding;
-  const { shared, sums, asideSums, arm, line, movedKg } = tuned;
+  const { shared, sums, asideSums, arm, line, movedKg, forcePerMoment } = tuned;
   const dragsN = bladeDrags(riding, shared, outcomes, speedMps);
   const drags = dragsAt.map(({ xM, yM, axleRad }, i): TrimDrag => ({ xM, yM, axleRad, dragN: dragsN[i] ?? 0 }));
   const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
   const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
   const pull = { aftN: trim.dragN, downN: trim.sinkingN - trim.liftN };
   // What the bearings leave in the lure: in all, and to the side it turns it to, where that is known.
-  let [torqueNm, turningNm, bladeTurnsPerM] = [0, 0, 0];
+  let [torqueNm, turningNm, bladeTurnsPerM, thumpNs] = [0, 0, 0, 0];
   const shakes: (Shake & { readonly station: ItemId })[] = [];
   outcomes.forEach((outcome, i) => {
     if (outcome?.outcome !== 'turning') return;
-    const forceN = shared.fling * rotatingForce(outcome);
+    const place = dragsAt[i];
+    if (!place) return;
+    const { strokes, momentShare, kickShare, hand } = place;
+    thumpNs = Math.max(thumpNs, outcome.dragN / (strokes * outcome.rateHz));
     const rubNm = shared.rub * outcome.frictionTorqueNm;
-    const hand = dragsAt[i]?.hand ?? 0;
     torqueNm += rubNm;
     turningNm += rubNm * (hand === 0 ? shared.turnsWhich : -hand);
     bladeTurnsPerM = Math.max(bladeTurnsPerM, speedMps > 0 ? outcome.rateHz / speedMps : 0);
     // Of an arm that cannot be worked out nothing is said.
     if (riding.arm.outcome === 'outsideModel') return;
+    const momentNm = shared.moment * momentShare * outcome.dragMomentNm;
+    const ofMomentN = arm ? forceOfMoment(arm, momentNm) : momentNm * forcePerMoment;
+    // Of several lobes the forces cancel.
+    const forceN = Math.hypot(strokes === 1 ? shared.fling * rotatingForce(outcome) : 0, ofMomentN);
     const shakeAt = (rateHz: number, share: number) =>
       arm
         ? shakeOfArm(arm, share * forceN, rateHz, outcome.dragN, speedMps, shared.armDamping)
         : shakeOfBody(movedKg, share * forceN, rateHz);
-    const once = shakeAt(outcome.rateHz, 1);
-    const kick = shared.kick * (dragsAt[i]?.kickShare ?? 0);
-    const shake = kick > 0 ? bothShakes(once, shakeAt(2 * outcome.rateHz, kick)) : once;
+    const beatHz = strokes * outcome.rateHz;
+    const once = shakeAt(beatHz, 1);
+    const kick = shared.kick * kickShare;
+    const shake = kick > 0 ? bothShakes(once, shakeAt(2 * beatHz, kick)) : once;
     shakes.push({ station: all[i]?.station as ItemId, ...shake });
   });
   const { weightN } = sums;
@@ -147,6 +156,7 @@ export function rideOf(
           lineSteps,
         ),
     shakes,
+    thumpNs,
     lean,
     yawRad: isTrimKept
       ? near.ride.yawRad
@@ -170,7 +180,7 @@ export function rideOf(
 export function bladeDrags(
   { dragsAt, rho }: Riding,
   shared: Shared,
-  outcomes: readonly (SpinOutcome | undefined)[],
+  outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
 ): number[] {
   return dragsAt.map(({ plan }, i) => {
@@ -185,7 +195,7 @@ function bothShakes(once: Shake, twice: Shake): Shake {
   return {
     ...once,
     amplitudeM: Math.hypot(once.amplitudeM, twice.amplitudeM),
-    thumpN: Math.hypot(once.thumpN, twice.thumpN),
+    pulseN: Math.hypot(once.pulseN, twice.pulseN),
   };
 }
 

@@ -11,6 +11,7 @@ import { planingAreas } from '../lure/planing-areas';
 import { spinners, type Spinner } from '../lure/spin-seats';
 import { pointOn } from '../lure/wire-path';
 import { bladeArea } from '../parts/blade-area';
+import type { Part } from '../parts/part';
 
 export interface Riding {
   readonly build: Build;
@@ -32,8 +33,12 @@ interface BladePlace {
   readonly zM: number;
   readonly axleRad: number | null;
   readonly plan: number;
-  /** Of its rotating force, what comes twice a turn. */
+  /** Of what goes round with it, what comes twice a turn. */
   readonly kickShare: number;
+  /** How often a turn it hits the water: once for a hung blade, with each of its lobes for another. */
+  readonly strokes: number;
+  /** Of its axial force at its distance from the axle, the share that what carries it feels as it goes round. */
+  readonly momentShare: number;
   /** Of a surface blade; 0 of any other. */
   readonly hand: -1 | 0 | 1;
 }
@@ -61,12 +66,23 @@ export function ridingOf(build: Build, water: Water, outfit: Outfit, state: Blad
         axleRad: axleOf(layout, station),
         plan: bladeArea(part),
         kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
+        strokes: part.kind === 'deltaBlade' ? part.lobes : part.kind === 'filmBlade' ? 2 : 1,
+        momentShare: momentShare(part, axleOf(layout, station) === null),
         hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
       };
     }),
     arm: armOf(build, layout, bodies, rho),
     planing: planingAreas(build),
   };
+}
+
+/**
+ * A swivel passes a force on and no moment. Of a film the two lobes cancel. Of a buzz blade only the lobes under water
+ * pull, so that what it feels rises and falls with each as it dips.
+ */
+function momentShare(part: Part, isBehindSwivel: boolean): number {
+  if (part.kind === 'filmBlade' || isBehindSwivel) return 0;
+  return part.kind === 'deltaBlade' ? 1 / part.lobes : 1;
 }
 
 interface Place {

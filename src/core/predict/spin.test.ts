@@ -2,14 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { demoLure, edited, itemId, on, part, plainSpinner, spinner } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { COEFFICIENT_SPREAD, referenceCoefficients, spinBlade } from '../hydro/spin-blade';
-import { steadySpin } from '../hydro/spin';
+import { meanSpin } from '../hydro/round-the-turn';
 import { LAKE_WATER, waterDensity } from '../hydro/water';
 import { spinners, spinSeats } from '../lure/spin-seats';
-import { predictSpin, type TurningPrediction } from './spin';
+import { predict } from './predict';
+import { doesTurn, predictSpin, type TurningPrediction } from './spin';
 
 function turning(slug: string, speedMps: number): TurningPrediction {
   const at = predictSpin(demoLure(slug).build, LAKE_WATER, [speedMps]).blades[0]?.at[0];
-  if (at?.outcome !== 'turning') throw new Error(`${slug} turns at ${speedMps} m/s`);
+  if (!doesTurn(at)) throw new Error(`${slug} turns at ${speedMps} m/s`);
   return at;
 }
 
@@ -31,15 +32,12 @@ describe('one door', () => {
         ({ part: { kind } }) => kind === 'blade' || kind === 'deltaBlade',
       );
       expect(blades).toHaveLength(turns.length);
-      expect(blades[0]?.at.map(({ outcome }) => outcome)).toEqual([
-        'doesNotTurn',
-        'turning',
-        'turning',
-        'turning',
-        'outsideModel',
-      ]);
-      for (const at of blades[0]?.at ?? []) {
-        if (at.outcome !== 'turning') continue;
+      const [none, ...rest] = blades[0]?.at ?? [];
+      expect(none).toMatchObject({ outcome: 'doesNotTurn', reason: 'noFlow' });
+      expect(rest.at(-1)).toMatchObject({ outcome: 'outsideModel' });
+      expect(rest.at(-2)).toMatchObject({ outcome: 'turning', chance: 1 });
+      for (const at of rest) {
+        if (!doesTurn(at)) continue;
         // The lobes of a buzz blade stand square whatever the coefficients.
         const isFixed = at.spreadRad.value === Math.PI / 2;
         for (const band of isFixed ? [at.rateHz, at.dragN] : [at.rateHz, at.spreadRad, at.dragN]) {
@@ -72,7 +70,7 @@ describe('one door', () => {
           flapFactor: draw(nominal.flapFactor),
           edgeDrag: draw(nominal.edgeDrag),
         };
-        const [outcome] = steadySpin(spinBlade(seat.blade, density, coefficients), spinner.bearing, density, [0.8]);
+        const [outcome] = meanSpin(spinBlade(seat.blade, density, coefficients), spinner.bearing, density, [0.8]);
         if (outcome?.outcome !== 'turning') continue;
         if (outcome.rateHz >= band.rateHz.low && outcome.rateHz <= band.rateHz.high) inRate++;
         if (outcome.dragN >= band.dragN.low && outcome.dragN <= band.dragN.high) inDrag++;
@@ -84,6 +82,47 @@ describe('one door', () => {
     },
   );
 
+  it('one answer at each speed: turning above the band of its stall, with a chance within it, stopped below', () => {
+    let seen = 0;
+    for (const { build } of DEMO_LURES) {
+      const speeds = Array.from({ length: 36 }, (_, i) => 0.05 + 0.04 * i);
+      const { blades, beats } = predictSpin(build, LAKE_WATER, speeds);
+      const { rides } = predict(build, LAKE_WATER, speeds);
+      for (const { station, at, keeps } of blades) {
+        if (!keeps) throw new Error('a demo blade keeps turning at some speed');
+        let chance = 0;
+        for (const each of at) {
+          if (each.outcome === 'doesNotTurn') continue;
+          if (each.outcome === 'stopped') expect(each.localSpeedMps).toBeLessThan(keeps.mps.low);
+          else if (doesTurn(each)) {
+            expect(each.chance).toBeGreaterThanOrEqual(chance);
+            chance = each.chance;
+            const isIn = each.localSpeedMps < keeps.mps.high;
+            expect(each.outcome).toBe(isIn ? 'mayStop' : 'turning');
+            expect(each.localSpeedMps).toBeGreaterThanOrEqual(keeps.mps.low);
+            if (isIn) expect(each.chance).toBeGreaterThan(0.04);
+            if (isIn) expect(each.chance).toBeLessThan(0.96);
+          } else throw new Error(`${station}: ${each.outcome}`);
+          seen++;
+        }
+        expect(keeps.startsMps).toBeGreaterThanOrEqual(keeps.mps.value);
+      }
+      speeds.forEach((_, i) => {
+        const ride = rides[i];
+        if (ride?.outcome !== 'rides') throw new Error('it rides');
+        const all = blades.map(({ at }) => at[i]);
+        if (all.every((each) => !doesTurn(each))) {
+          expect(ride.said.thumpNs).toMatchObject({ value: 0, high: 0 });
+          expect(ride.said.shakeM).toMatchObject({ value: 0, high: 0 });
+        }
+        // Where one may stop, what hangs on it reaches over both.
+        if (all.some((each) => each?.outcome === 'mayStop')) expect(ride.said.thumpNs?.low).toBe(0);
+        for (const { at } of beats) if (at[i]) expect(all.filter((each) => doesTurn(each)).length).toBeGreaterThan(1);
+      });
+    }
+    expect(seen).toBeGreaterThan(300);
+  });
+
   it('two blades on one wire: the rear one turns slower in the wake, and catches up as it moves away', () => {
     const pair = (...between: string[]) =>
       spinner(
@@ -94,9 +133,7 @@ describe('one door', () => {
         ],
       );
     const rates = [pair(), pair(...Array.from({ length: 7 }, () => 'weight-barrel-brass-5'))].map(({ build }) =>
-      predictSpin(build, LAKE_WATER, [0.8]).blades.map(({ at: [at] }) =>
-        at?.outcome === 'turning' ? at.rateHz.value : 0,
-      ),
+      predictSpin(build, LAKE_WATER, [0.8]).blades.map(({ at: [at] }) => (doesTurn(at) ? at.rateHz.value : 0)),
     );
     const [close = [], far = []] = rates;
     expect(close[1] ?? 0).toBeLessThan(0.95 * (close[0] ?? 0));

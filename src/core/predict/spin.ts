@@ -1,9 +1,13 @@
 /**
  * How the blades of a lure turn at each speed, each in the wake of those ahead of it, with the spread that their own
  * coefficients give (band.ts): what the drawing needs. The whole of what a lure does is predict.ts.
+ *
+ * A blade has one answer at each speed. Faster than the band of the slowest speed that keeps it turning (keeping.ts) it is
+ * turning; within it, it may stop, with a chance; slower it has stopped and hangs.
  */
 import type { ReferenceCoefficients } from '../hydro/spin-blade';
-import { FOR_ANSWER, FOR_BAND, steadySpin, type SpinOutcome, type Turning } from '../hydro/spin';
+import { meanSpin, type MeanOutcome, type Spinning } from '../hydro/round-the-turn';
+import { FOR_ANSWER, FOR_BAND } from '../hydro/spin';
 import { wakeDeficit } from '../hydro/wake';
 import { waterDensity, type Water } from '../hydro/water';
 import type { BladeState } from '../lure/bearing';
@@ -13,9 +17,14 @@ import { stackedPairs } from '../lure/stacking';
 import { spinners, type Spinner } from '../lure/spin-seats';
 import { said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { beliefFor, BLADE_KEYS, coefficientsAt, movedBy, type Belief } from './factors';
+import { chanceOfTurning, isLikelyKept, keepsSaid, type KeepsSaid } from './keeping';
 
+/** What a blade does when it turns, and how likely it does. */
 export interface TurningPrediction {
-  readonly outcome: 'turning';
+  /** `mayStop` within the band of the slowest speed that keeps it turning: what is said is then of a blade that turns. */
+  readonly outcome: 'turning' | 'mayStop';
+  /** That it turns, 0…1; 1 above the band. */
+  readonly chance: number;
   readonly rateHz: Said;
   readonly spreadRad: Said;
   readonly dragN: Said;
@@ -25,11 +34,20 @@ export interface TurningPrediction {
   readonly localSpeedMps: number;
 }
 
-export type BladePrediction = TurningPrediction | Exclude<SpinOutcome, Turning>;
+/** Too slow: it hangs, and does not turn. */
+export interface Stopped {
+  readonly outcome: 'stopped';
+  /** Of the water it meets, m/s. */
+  readonly localSpeedMps: number;
+}
+
+export type BladePrediction = TurningPrediction | Stopped | Exclude<MeanOutcome, Spinning>;
 
 export interface BladePredictions {
   /** The blade's item: its station on this lure. */
   readonly station: ItemId;
+  /** The slowest water that keeps it turning; null when none does, or its measures are outside the model. */
+  readonly keeps: KeepsSaid | null;
   /** One per asked speed, in order. */
   readonly at: readonly BladePrediction[];
 }
@@ -49,11 +67,17 @@ export interface SpinPrediction {
   readonly beats: readonly Beat[];
 }
 
+/** What a blade does: it turns, or something else has a name. */
+export type BladeOutcome = MeanOutcome | Stopped;
+
 /** One blade and what it does at each speed. */
 export interface Turned {
   readonly spinner: Spinner;
   readonly localSpeedsMps: readonly number[];
-  readonly outcomes: readonly SpinOutcome[];
+  /** What it does as long as it turns, even where it is not likely to. */
+  readonly ifTurning: readonly MeanOutcome[];
+  /** What it most likely does. */
+  readonly outcomes: readonly BladeOutcome[];
 }
 
 /** All blades as believed, and with each factor of a blade moved a half width up and down. */
@@ -62,6 +86,8 @@ export interface Spins {
   readonly believed: readonly Turned[];
   /** In the order of the belief's factors; the shared ones move no blade. */
   readonly moved: readonly { readonly up: readonly Turned[]; readonly down: readonly Turned[] }[];
+  /** Of each blade, in the speed of the water it meets. */
+  readonly keeps: readonly (KeepsSaid | null)[];
 }
 
 /**
@@ -97,39 +123,55 @@ export function spinsOf(
   );
   const coefficients = (at: readonly number[]) =>
     all.map(({ nominal, station }) => coefficientsAt(nominal, station, belief.factors, at));
-  const believed = turnAll(all, density, speedsMps, coefficients(belief.middle));
+  const keeps = all.map((spinner) => keepsSaid(spinner, density, belief));
+  const believed = turnAll(all, density, speedsMps, { coefficients: coefficients(belief.middle) });
   const moved = all.flatMap((_, blade) =>
     BLADE_KEYS.map((__, key) => {
       const turn = (by: number) => {
         const at = movedBy(belief.middle, blade * BLADE_KEYS.length + key, by);
-        // Those ahead of it do not feel it.
-        return turnAll(all, density, speedsMps, coefficients(at), FOR_BAND, believed.slice(0, blade));
+        // Those ahead of it do not feel it. Whether one stops is told with its chance, and is not in the band of what turns.
+        const ahead = believed.slice(0, blade);
+        return turnAll(all, density, speedsMps, {
+          coefficients: coefficients(at),
+          precision: FOR_BAND,
+          ahead,
+          doesTurn: (i, speed) => believed[i]?.outcomes[speed]?.outcome !== 'stopped',
+        });
       };
       return { up: turn(1), down: turn(-1) };
     }),
   );
-  return { belief, believed, moved };
+  return { belief, believed, moved, keeps };
 }
 
-/** Each in the wake of those ahead of it, nose first. @param ahead those that are known already */
+export interface TurnedHow {
+  readonly coefficients?: readonly ReferenceCoefficients[];
+  readonly precision?: number;
+  /** Those that are known already. */
+  readonly ahead?: readonly Turned[];
+  /** Whether this blade turns at this of the speeds; what is most likely, unless told. */
+  readonly doesTurn?: (blade: number, speed: number) => boolean;
+}
+
+/** Each in the wake of those ahead of it, nose first. */
 export function turnAll(
   all: readonly Spinner[],
   density: number,
   speedsMps: readonly number[],
-  coefficients: readonly ReferenceCoefficients[] = all.map(({ nominal }) => nominal),
-  precision = FOR_ANSWER,
-  ahead: readonly Turned[] = [],
+  { coefficients = all.map(({ nominal }) => nominal), precision = FOR_ANSWER, ahead = [], doesTurn }: TurnedHow = {},
 ): Turned[] {
   const turned = [...ahead];
   for (const [i, spinner] of all.entries()) {
     if (i < ahead.length) continue;
     const localSpeedsMps = speedsMps.map((speed, at) => speed * passedBy(turned, spinner, at));
     const blade = spinner.blade(coefficients[i] ?? spinner.nominal);
-    turned.push({
-      spinner,
-      localSpeedsMps,
-      outcomes: steadySpin(blade, spinner.bearing, density, localSpeedsMps, precision),
+    const ifTurning = meanSpin(blade, spinner.bearing, density, localSpeedsMps, precision);
+    const outcomes = ifTurning.map((outcome, at): BladeOutcome => {
+      if (outcome.outcome !== 'turning') return outcome;
+      const isTurning = doesTurn ? doesTurn(i, at) : isLikelyKept(outcome.keeping);
+      return isTurning ? outcome : { outcome: 'stopped', localSpeedMps: localSpeedsMps[at] ?? 0 };
     });
+    turned.push({ spinner, localSpeedsMps, ifTurning, outcomes });
   }
   return turned;
 }
@@ -140,7 +182,7 @@ export function nominalSpin(
   water: Water,
   speedsMps: readonly number[],
   layout: Layout = layOut(build),
-): { readonly station: ItemId; readonly outcomes: readonly SpinOutcome[] }[] {
+): { readonly station: ItemId; readonly outcomes: readonly BladeOutcome[] }[] {
   const density = waterDensity(water);
   return turnAll(spinners(build, density, 'clean', layout), density, speedsMps).map(({ spinner, outcomes }) => ({
     station: spinner.station,
@@ -159,28 +201,41 @@ export function passedBy(ahead: readonly Turned[], { placeM, meetsWakeAtM }: Spi
 
 /** What the blades are said to do at these speeds, the first of those that were spun. */
 export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly number[], spins: Spins): SpinPrediction {
-  const blades = spins.believed.map(({ spinner, outcomes, localSpeedsMps }, blade): BladePredictions => ({
-    station: spinner.station,
-    at: outcomes.slice(0, speedsMps.length).map((outcome, i): BladePrediction => {
-      if (outcome.outcome !== 'turning') return outcome;
-      return {
-        outcome: 'turning',
-        rateHz: bladeSaid(spins, blade, i, ({ rateHz }) => rateHz),
-        spreadRad: bladeSaid(spins, blade, i, ({ spreadRad }) => spreadRad),
-        dragN: bladeSaid(spins, blade, i, ({ dragN }) => dragN),
-        tipRadiusM: outcome.tipRadiusM,
-        tipSpeedRatio: outcome.tipSpeedRatio,
-        localSpeedMps: localSpeedsMps[i] ?? 0,
-      };
-    }),
-  }));
+  const blades = spins.believed.map(({ spinner, ifTurning, localSpeedsMps }, blade): BladePredictions => {
+    const keeps = spins.keeps[blade] ?? null;
+    return {
+      station: spinner.station,
+      keeps,
+      at: ifTurning.slice(0, speedsMps.length).map((outcome, i): BladePrediction => {
+        if (outcome.outcome !== 'turning') return outcome;
+        const localSpeedMps = localSpeedsMps[i] ?? 0;
+        if (!keeps || localSpeedMps < keeps.mps.low) return { outcome: 'stopped', localSpeedMps };
+        const isSure = localSpeedMps >= keeps.mps.high;
+        return {
+          outcome: isSure ? 'turning' : 'mayStop',
+          chance: isSure ? 1 : chanceOfTurning(localSpeedMps, keeps.mps),
+          rateHz: bladeSaid(spins, blade, i, ({ rateHz }) => rateHz),
+          spreadRad: bladeSaid(spins, blade, i, ({ spreadRad }) => spreadRad),
+          dragN: bladeSaid(spins, blade, i, ({ dragN }) => dragN),
+          tipRadiusM: outcome.tipRadiusM,
+          tipSpeedRatio: outcome.tipSpeedRatio,
+          localSpeedMps,
+        };
+      }),
+    };
+  });
   return { speedsMps, blades, beats: beatsOf(build, blades, layout) };
 }
 
+/** Whether a blade turns, for all that is known. */
+export function doesTurn(prediction: BladePrediction | undefined): prediction is TurningPrediction {
+  return prediction !== undefined && (prediction.outcome === 'turning' || prediction.outcome === 'mayStop');
+}
+
 /** Something of a turning blade with its band; a blade that stops when a factor is moved counts as zero. */
-function bladeSaid(spins: Spins, blade: number, at: number, pick: (turning: Turning) => number): Said {
+function bladeSaid(spins: Spins, blade: number, at: number, pick: (turning: Spinning) => number): Said {
   const of = (turned: readonly Turned[]) => {
-    const outcome = turned[blade]?.outcomes[at];
+    const outcome = turned[blade]?.ifTurning[at];
     return outcome?.outcome === 'turning' ? pick(outcome) : 0;
   };
   const moved = spins.moved.map(({ up, down }): Moved => ({ up: of(up), down: of(down) }));
@@ -197,7 +252,7 @@ function beatsOf(build: Build, blades: readonly BladePredictions[], layout: Layo
         stations: [front.station, rear.station],
         at: rear.at.map((b, index) => {
           const a = front.at[index];
-          return a?.outcome === 'turning' && b.outcome === 'turning' ? apart(a.rateHz, b.rateHz) : null;
+          return doesTurn(a) && doesTurn(b) ? apart(a.rateHz, b.rateHz) : null;
         }),
       },
     ];

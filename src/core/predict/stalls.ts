@@ -1,11 +1,23 @@
-/** The slowest speed at which each blade of a lure keeps turning, as a band. */
-import { stallSpeed, type Stall } from '../hydro/stall';
+/** The slowest speed of a lure at which each of its blades keeps turning, as a band, and at which it starts. */
+import { slowestKept } from '../hydro/round-the-turn';
 import { waterDensity, type Water } from '../hydro/water';
 import type { BladeState } from '../lure/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { spinners } from '../lure/spin-seats';
-import { beliefFor, coefficientsAt, type Belief } from './factors';
-import { passedBy, turnAll } from './spin';
+import { coefficientsAt, type Belief } from './factors';
+import type { Said } from './band';
+import { passedBy, spinsOf, turnAll } from './spin';
+
+export type Stall =
+  | {
+      readonly outcome: 'stalls';
+      /** Turning, it keeps turning down to this, m/s. */
+      readonly keepsMps: Said;
+      /** Hanging, it starts at this, m/s. */
+      readonly startsMps: number;
+    }
+  | { readonly outcome: 'doesNotTurn' }
+  | { readonly outcome: 'outsideModel'; readonly quantity: 'planAreaM2' | 'sheetMassKgM2'; readonly value: number };
 
 export interface StallPrediction {
   readonly station: ItemId;
@@ -25,26 +37,27 @@ export function stallSpeeds(
 ): StallPrediction[] {
   const density = waterDensity(water);
   const all = spinners(build, density, state);
-  const { factors, middle } = beliefFor(
-    all.map(({ station }) => station),
-    learnt,
+  const { belief, keeps } = spinsOf(all, density, [], learnt);
+  const coefficients = all.map(({ nominal, station }) =>
+    coefficientsAt(nominal, station, belief.factors, belief.middle),
   );
-  const coefficients = all.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, middle));
-  return all.map((spinner, index) => {
-    const setting = { waterDensityKgM3: density, slopeRad: 0 };
-    const stall = stallSpeed(spinner.blade(coefficients[index] ?? spinner.nominal), spinner.bearing, setting);
-    if (stall.outcome !== 'stalls' || index === 0) return { station: spinner.station, stall };
+  return all.map((spinner, index): StallPrediction => {
+    const { station } = spinner;
+    const own = keeps[index];
+    if (!own) {
+      const kept = slowestKept(spinner.blade(coefficients[index] ?? spinner.nominal), spinner.bearing, density);
+      return { station, stall: kept.outcome === 'outsideModel' ? kept : { outcome: 'doesNotTurn' } };
+    }
     const lureSpeed = (localMps: number) => {
       let speed = localMps;
-      for (let round = 0; round < WAKE_ROUNDS; round++) {
-        const ahead = turnAll(all.slice(0, index), density, [speed], coefficients);
+      for (let round = 0; round < (index === 0 ? 0 : WAKE_ROUNDS); round++) {
+        const ahead = turnAll(all.slice(0, index), density, [speed], { coefficients });
         speed = localMps / passedBy(ahead, spinner, 0);
       }
       return speed;
     };
-    return {
-      station: spinner.station,
-      stall: { ...stall, lowMps: lureSpeed(stall.lowMps), highMps: lureSpeed(stall.highMps) },
-    };
+    const { mps, startsMps } = own;
+    const keepsSaid = { ...mps, value: lureSpeed(mps.value), low: lureSpeed(mps.low), high: lureSpeed(mps.high) };
+    return { station, stall: { outcome: 'stalls', keepsMps: keepsSaid, startsMps: lureSpeed(startsMps) } };
   });
 }

@@ -18,6 +18,8 @@ export interface Tuned {
   readonly line: FishingLine;
   /** With the water that moves with it. */
   readonly movedKg: number;
+  /** The force on all of it that moves its tie as a moment of one about its middle does, N per N·m. */
+  readonly forcePerMoment: number;
 }
 
 export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): Tuned {
@@ -26,6 +28,7 @@ export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): T
     ...body,
     massKg: body.massKg * shared.mass,
     axialM2: body.axialM2 * drag[body.kind],
+    strandM2: body.strandM2 * drag[body.kind],
     sideM2: body.sideM2 * drag[body.kind],
     slopeM2: body.slopeM2 * shared.lift,
   }));
@@ -40,8 +43,25 @@ export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): T
     ),
     arm: armTuned(arm, shared),
     line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
-    movedKg: tuned.reduce((sum, { massKg, volumeM3 }) => sum + massKg + rho * volumeM3, 0),
+    ...swungBy(tuned, rho),
   };
+}
+
+/** What is shaken lies at least this far spread out about its middle, m. */
+const LEAST_GYRATION_M = 0.01;
+
+/** All that moves with the water it carries along: how much, and how a moment swings it about its middle. */
+function swungBy(bodies: Riding['bodies'], rho: number): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
+  let [movedKg, first, second] = [0, 0, 0];
+  for (const { massKg, volumeM3, xM } of bodies) {
+    const kg = massKg + rho * volumeM3;
+    movedKg += kg;
+    first += kg * xM;
+    second += kg * xM * xM;
+  }
+  const middleM = movedKg > 0 ? first / movedKg : 0;
+  const inertia = Math.max(second - first * middleM, movedKg * LEAST_GYRATION_M ** 2);
+  return { movedKg, forcePerMoment: inertia > 0 ? (Math.abs(middleM) * movedKg) / inertia : 0 };
 }
 
 /** The same with shared coefficients moved that touch neither weights nor drags: those and the line are kept. */

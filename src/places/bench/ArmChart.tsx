@@ -12,7 +12,7 @@ import {
   YAxis,
 } from 'recharts';
 import { magnification, naturalHz, type Arm } from '@/core/hydro/arm-shake';
-import type { BladePrediction } from '@/core/predict/spin';
+import { doesTurn, type BladePrediction } from '@/core/predict/spin';
 import { AXIS_TEXT, evenTicks } from './chart-axes';
 
 export interface ArmChartProps {
@@ -25,7 +25,7 @@ const POINTS = 120;
 
 /** How the arm answers to what turns on it: far below its own rate as a spring, most at it, hardly at all above. */
 export default function ArmChart({ arm, blades, speedMps }: ArmChartProps) {
-  const turning = blades.flatMap((blade) => (blade?.outcome === 'turning' ? [blade] : []));
+  const turning = blades.flatMap((blade) => (doesTurn(blade) ? [blade] : []));
   const dragN = turning.reduce((sum, { dragN: drag }) => sum + drag.value, 0);
   const ownHz = naturalHz(arm);
   const ticks = evenTicks(Math.max(1.8 * ownHz, ...turning.map(({ rateHz }) => 1.2 * rateHz.high)));

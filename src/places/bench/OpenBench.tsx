@@ -5,7 +5,7 @@ import { layOut } from '@/core/lure/layout';
 import type { LureHistory } from '@/core/lure/history';
 import { lureMass } from '@/core/lure/mass';
 import { deltaSeats, filmSeats, spinSeats } from '@/core/lure/spin-seats';
-import { predictSpin, type SpinPrediction } from '@/core/predict/spin';
+import { doesTurn, predictSpin, type SpinPrediction } from '@/core/predict/spin';
 import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';
 import { motionsOf } from '@/drawing/motion';
@@ -95,7 +95,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * share), fixed) : null);
   const overall = showLengthBoth(asPainted.layout.x1M - asPainted.layout.x0M, system);
   const mass = useMemo(() => lureMass(painted), [painted]);
-  const turning = prediction.blades.some(({ at: [at] }) => at?.outcome === 'turning');
+  const turning = prediction.blades.some(({ at: [at] }) => doesTurn(at));
   const isPreview = useBench((state) => state.isPreview);
   const isPainted = useAfterPaint(view !== null);
   useEffect(() => {

@@ -12,7 +12,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import type { SpinPrediction } from '@/core/predict/spin';
+import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { AXIS_TEXT } from './chart-axes';
 import { FASTEST_SHOWN_MPS } from './speed';
@@ -32,7 +32,7 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
     const row: Record<string, number | [number, number] | null> = { speed };
     prediction.blades.forEach(({ at }, blade) => {
       const point = at[i];
-      const turning = point?.outcome === 'turning' ? point : null;
+      const turning = doesTurn(point) ? point : null;
       row[`rate${blade}`] = turning ? turning.rateHz.value : null;
       row[`band${blade}`] = turning ? [turning.rateHz.low, turning.rateHz.high] : null;
     });
@@ -63,13 +63,13 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
           stall.outcome === 'stalls' ? (
             <ReferenceArea
               key={`stall ${station}`}
-              x1={stall.lowMps}
-              x2={Math.min(stall.highMps, FASTEST_SHOWN_MPS)}
+              x1={stall.keepsMps.low}
+              x2={Math.min(stall.keepsMps.high, FASTEST_SHOWN_MPS)}
               fill="var(--fault)"
               fillOpacity={0.12}
               label={
                 blade === 0
-                  ? { value: 'stalls', position: 'insideTop', fontSize: 12, fill: 'var(--ink-soft)' }
+                  ? { value: 'may stop', position: 'insideTop', fontSize: 12, fill: 'var(--ink-soft)' }
                   : undefined
               }
             />

@@ -2,7 +2,7 @@
 
 import { memo, useId } from 'react';
 import { BLADE_STATES, type BladeState } from '@/core/lure/bearing';
-import type { SpinPrediction } from '@/core/predict/spin';
+import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { itemOf, type Build } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
@@ -56,7 +56,7 @@ export const RetrievePanel = memo(function RetrievePanel({ build, prediction }: 
               prediction={shown}
               stalls={stalls ?? []}
               speedMps={speed}
-              rateHz={first?.outcome === 'turning' ? first.rateHz.value : null}
+              rateHz={doesTurn(first) ? first.rateHz.value : null}
             />
           ) : (
             <p className="p-2 text-sm text-ink-soft">Working out the curve…</p>

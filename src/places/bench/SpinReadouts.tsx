@@ -1,7 +1,7 @@
 'use client';
 
 import { memo } from 'react';
-import type { BladePrediction, SpinPrediction } from '@/core/predict/spin';
+import { doesTurn, type BladePrediction, type SpinPrediction } from '@/core/predict/spin';
 import { itemOf, type Build, type ItemId } from '@/core/lure/lure';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { decimalText, pullInWeight, type UnitSystem } from '@/core/units/write';
@@ -90,11 +90,11 @@ function Readouts({
 }) {
   if (!at) return null;
   const still = stillWords(at);
-  if (at.outcome !== 'turning') {
+  if (!doesTurn(at)) {
     return (
       <p data-testid={`still ${station}`}>
         {title && <span className="font-semibold">{title}: </span>}
-        {at.outcome === 'doesNotTurn' ? 'Does not turn. ' : 'Cannot be said. '}
+        {at.outcome === 'stopped' ? 'Stops. ' : at.outcome === 'doesNotTurn' ? 'Does not turn. ' : 'Cannot be said. '}
         <span className="text-ink-soft">{still}</span>
       </p>
     );
@@ -120,7 +120,7 @@ function Readouts({
           unit="turns/s"
           band={range(rateHz.low, rateHz.high, 1)}
           before={changed ? `was ${decimalText(rateBefore, 1)}` : null}
-          why={READOUT_WHY.rate}
+          why={at.outcome === 'mayStop' ? `${READOUT_WHY.rateIfTurning} ${READOUT_WHY.rate}` : READOUT_WHY.rate}
           more={more('rateHz')}
           testId={`rate ${station}`}
         />

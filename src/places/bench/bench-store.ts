@@ -123,8 +123,12 @@ export async function refreshList() {
   setState({ lures: list.value.filter(({ id }) => !isDamaged.has(id)) });
 }
 
+/** What is not asked for by anybody waits this long, so that nothing comes between the hand and storage at first. */
+const LATER_MS = 4_000;
+
 /** Looks through all records behind the work, and tells of damaged ones; they are left as they are and off the list. */
 async function tellDamaged() {
+  await new Promise((resolve) => setTimeout(resolve, LATER_MS));
   const found = await (await openStores()).lures.damaged(() => new Promise((resolve) => setTimeout(resolve, 30)));
   if (!found.ok || found.value.length === 0) return;
   setState({ damaged: found.value });
@@ -231,7 +235,7 @@ export function perform(deed: Deed): boolean {
     keepUnsaved(globalThis.localStorage, result.history.lure, Date.now());
     void saveWhole();
   } else {
-    waiting.push(deed);
+    waiting = [...waiting, deed];
     void write();
   }
   return true;
@@ -249,39 +253,25 @@ export function doDraft(code: string): boolean {
   return change(code, draft.edits);
 }
 
-/** A tab that is not looked at paints nothing; it goes on all the same after this long. */
-const UNSEEN_MS = 60;
-
-/** Waits until the next frame is painted. */
-function painted(): Promise<void> {
-  if (typeof requestAnimationFrame === 'undefined') return Promise.resolve();
-  return new Promise((resolve) => {
-    requestAnimationFrame(() => setTimeout(resolve, 0));
-    setTimeout(resolve, UNSEEN_MS);
-  });
-}
-
-/** Writes the waiting deeds one after the other. */
+/** Writes the waiting deeds, all that there are at once, until none is left. */
 async function write() {
   if (isWriting) return;
   isWriting = true;
   const { lures } = await openStores();
-  // First the hand sees what it did, then it is written.
-  await painted();
-  while (stored) {
-    const deed = waiting[0];
-    if (!deed) break;
-    const result = await lures.perform(stored, deed);
+  while (stored && waiting.length > 0) {
+    const deeds = waiting;
+    const result = await lures.perform(stored, ...deeds);
     if (!result.ok) {
       waiting = [];
       failed(result.failure);
       break;
     }
-    waiting.shift();
+    // More may have been done meanwhile.
+    waiting = waiting.slice(deeds.length);
     const before = stored;
     stored = result.value.open;
-    tellOfOthers(result.value, before, deed);
-    if (result.value.outcome === 'done' && result.value.isBeside) await watch(stored.history.lure.id);
+    tellOfOthers(result.value, before, deeds);
+    if (result.value.isBeside) await watch(stored.history.lure.id);
     if (waiting.length === 0) setState({ saving: { state: 'saved' } });
     void askToKeep();
   }
@@ -297,17 +287,20 @@ function failed(failure: StorageFailure) {
   setState({ saving: { state: 'failed', failure } });
 }
 
-/** What another tab did to this lure meanwhile, and what became of the change done here. */
-function tellOfOthers(result: PerformResult, before: OpenLure, deed: Deed) {
-  if (result.outcome === 'refused') {
-    tell('trouble', `Another tab changed this lure first. ${refusalWords(result.refusal)}`);
+/** What another tab did to this lure meanwhile, and what became of the changes done here. */
+function tellOfOthers(result: PerformResult, before: OpenLure, deeds: readonly Deed[]) {
+  const [refusal] = result.refusals;
+  if (refusal) {
+    tell('trouble', `Another tab changed this lure first. ${refusalWords(refusal)}`);
   } else if (result.isBeside) {
     tell('news', 'Another lure stands under this name in storage by now. Yours is kept beside it.');
   } else if (result.isBack) {
     tell('news', 'Another tab had put this lure away; your change brought it back.');
   } else if (result.onOthersWork) {
-    const theirs = result.open.history.past.at(-2)?.edits.find((edit) => edit.kind === 'rename');
-    const own = deed.do === 'change' ? deed.edits.find((edit) => edit.kind === 'rename') : undefined;
+    const theirs = result.open.history.past.at(-1 - result.done)?.edits.find((edit) => edit.kind === 'rename');
+    const own = deeds
+      .flatMap((deed) => (deed.do === 'change' ? deed.edits : []))
+      .findLast((edit) => edit.kind === 'rename');
     const both = theirs && own && before.history.lure.name !== theirs.name;
     tell(
       'news',
@@ -321,14 +314,11 @@ function tellOfOthers(result: PerformResult, before: OpenLure, deed: Deed) {
 
 let isAskedToKeep = false;
 
-/** The hand may be quick at first: nothing comes between it and storage for so long. */
-const ASK_AFTER_MS = 2_500;
-
 /** After the first own change the browser is asked to keep what is stored, and its answer told. */
 async function askToKeep() {
   if (isAskedToKeep) return;
   isAskedToKeep = true;
-  await new Promise((resolve) => setTimeout(resolve, ASK_AFTER_MS));
+  await new Promise((resolve) => setTimeout(resolve, LATER_MS));
   const answer = await (await openStores()).askToPersist();
   if (answer !== null) tell('news', PERSISTENCE_WORDS[answer]);
 }

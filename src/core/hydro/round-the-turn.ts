@@ -1,0 +1,248 @@
+/**
+ * What gravity does to a hung blade round each turn: it slows the mean, and below some speed it stops the blade.
+ *
+ * Of the steady state (spin.ts), which knows nothing of it, with ω its rate and β its spread:
+ *     P = ω² I / W,   I = Σ (m + m_a sin²ψ) r²,   W = Σ w r,   f = friction/W
+ * P is how much the turning blade has of speed against what gravity takes from it on the way up, a Froude number; f is what
+ * friction takes beside it. The blade keeps turning down to
+ *     its flap held:   P = e^{h₀ + h₁ ln sin β + h₂ f}          its flap free:   P = e^{g₀ + g₁ ln sin β + g₂ ln cos β}
+ * and above that, with y = P over its value for the free flap, the means of rate, spread and drag are less than the steady
+ * ones by the share  a (sin β)^b y^−c, each with its own a, b, c.
+ * All constants are fitted by `npm run calibrate` to the blade followed in time (in-time.ts): over the whole catalogue on a
+ * good and a weedy bearing both speeds are met within 8 %.
+ * A clevis, its rub and the water round it hold a real blade's flap somewhere between free and held: the two are the ends of
+ * what is believed, see predict/keeping.ts.
+ *
+ * A film or a buzz blade is balanced: gravity does nothing round its turn. It keeps turning down to the slowest steady
+ * state, and starts by itself where the water's torque at rest is more than it rubs with.
+ */
+import { addedMass } from './added-mass';
+import { findRoot } from './root';
+import {
+  FOR_ANSWER,
+  MAX_SPEED_MPS,
+  restTorques,
+  steadySolver,
+  type Bearing,
+  type SpinBlade,
+  type SpinOutcome,
+  type Turning,
+} from './spin';
+import calibrated from './spin-coefficients.json';
+
+/** P of a turning blade over the least that keeps it turning, its flap held and free: 1 where it stops. */
+export interface Keeping {
+  readonly held: number;
+  readonly free: number;
+}
+
+/** a, b, c of a share a (sin β)^b y^−c. */
+export type SlowedBy = readonly [number, number, number];
+
+export interface RoundTheTurn {
+  /** h₀, h₁, h₂. */
+  readonly held: readonly [number, number, number];
+  /** g₀, g₁, g₂. */
+  readonly free: readonly [number, number, number];
+  readonly rate: SlowedBy;
+  readonly spread: SlowedBy;
+  readonly drag: SlowedBy;
+}
+
+export const ROUND_THE_TURN = calibrated.roundTheTurn as unknown as RoundTheTurn;
+
+/** What rules the two speeds: ln P, ln sin β, ln cos β and f of a turning blade; null of one that gravity does nothing to. */
+export function turnNumbers(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  steady: Turning,
+): { readonly logP: number; readonly logSin: number; readonly logCos: number; readonly rub: number } | null {
+  if (blade.fixedSpreadRad !== null || blade.lobes > 1 || blade.weightInWaterN <= 0) return null;
+  const { armM, areaM2, hollowM, count } = blade.strips;
+  const added = addedMassOf(blade, waterDensityKgM3);
+  const across = Math.sin(blade.coefficients.setAngleRad) ** 2;
+  const sinBeta = Math.sin(steady.spreadRad);
+  const weightNM2 = blade.weightInWaterN / blade.planAreaM2;
+  let [inertia, weight] = [0, 0];
+  for (let i = 0; i < count; i++) {
+    const r = bearing.dropM + (armM[i] as number) * sinBeta;
+    const carried = blade.sheetMassKgM2 + waterDensityKgM3 * (hollowM[i] as number) + across * (added[i] as number);
+    inertia += carried * (areaM2[i] as number) * r * r;
+    weight += weightNM2 * (areaM2[i] as number) * r;
+  }
+  const omega = 2 * Math.PI * steady.rateHz;
+  return {
+    logP: Math.log((omega ** 2 * inertia) / weight),
+    logSin: Math.log(sinBeta),
+    logCos: Math.log(Math.cos(steady.spreadRad)),
+    rub: steady.frictionTorqueNm / weight,
+  };
+}
+
+/** Of each blade's strips once: they never change. */
+const ADDED = new WeakMap<SpinBlade['strips'], { readonly rho: number; readonly added: Float64Array }>();
+
+function addedMassOf({ strips, lengthM }: SpinBlade, rho: number): Float64Array {
+  const known = ADDED.get(strips);
+  if (known?.rho === rho) return known.added;
+  const added = addedMass(strips, lengthM, rho);
+  ADDED.set(strips, { rho, added });
+  return added;
+}
+
+function keepingOf(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  steady: Turning,
+  { held, free }: RoundTheTurn,
+): (Keeping & { readonly logSin: number }) | null {
+  const numbers = turnNumbers(blade, bearing, waterDensityKgM3, steady);
+  if (!numbers) return null;
+  const { logP, logSin, logCos, rub } = numbers;
+  const heldOver = logP - (held[0] + held[1] * logSin + held[2] * rub);
+  const freeOver = logP - (free[0] + free[1] * logSin + free[2] * logCos);
+  // A flap that is held never costs more than a free one.
+  return { held: Math.exp(Math.max(heldOver, freeOver)), free: Math.exp(freeOver), logSin };
+}
+
+/** What it turns at on the mean round the turn, and how far it is from stopping. */
+export interface Spinning extends Turning {
+  /** Null where gravity does nothing to it. */
+  readonly keeping: Keeping | null;
+}
+
+export type MeanOutcome = Spinning | Exclude<SpinOutcome, Turning>;
+
+/**
+ * How a blade turns on the mean at each speed, if it turns.
+ * @param speedsMps as for steadySpin
+ */
+export function meanSpin(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedsMps: readonly number[],
+  precision = FOR_ANSWER,
+  constants: RoundTheTurn = ROUND_THE_TURN,
+): MeanOutcome[] {
+  return speedsMps.map(meanSolver(blade, bearing, waterDensityKgM3, precision, constants));
+}
+
+/** The same, a speed at a time. */
+export function meanSolver(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  precision = FOR_ANSWER,
+  constants: RoundTheTurn = ROUND_THE_TURN,
+): (speedMps: number) => MeanOutcome {
+  const steadyAt = steadySolver(blade, bearing, waterDensityKgM3, precision);
+  return (speedMps) => {
+    const steady = steadyAt(speedMps);
+    if (steady.outcome !== 'turning') return steady;
+    const keeping = keepingOf(blade, bearing, waterDensityKgM3, steady, constants);
+    if (!keeping) return { ...steady, keeping: null };
+    const left = ([a, b, c]: SlowedBy) =>
+      Math.max(LEAST_LEFT, 1 - a * Math.exp(b * keeping.logSin) * Math.max(keeping.free, 1) ** -c);
+    const spreadRad = steady.spreadRad * left(constants.spread);
+    const tipRadiusM = bearing.dropM + blade.reachM * Math.sin(spreadRad);
+    const rateHz = steady.rateHz * left(constants.rate);
+    const dragLeft = left(constants.drag);
+    return {
+      ...steady,
+      rateHz,
+      spreadRad,
+      tipRadiusM,
+      tipSpeedRatio: (2 * Math.PI * rateHz * tipRadiusM) / speedMps,
+      dragN: steady.dragN * dragLeft,
+      dragAreaM2: steady.dragAreaM2 * dragLeft,
+      dragMomentNm: steady.dragMomentNm * dragLeft * (tipRadiusM / steady.tipRadiusM),
+      keeping: { held: keeping.held, free: keeping.free },
+    };
+  };
+}
+
+/** Of a blade about to stop no less than this is left of rate, spread and drag. */
+const LEAST_LEFT = 0.4;
+
+/** The slowest water that keeps a blade turning. */
+export type Kept =
+  | {
+      readonly outcome: 'keeps';
+      /** With its flap held and free; the same for a balanced blade. */
+      readonly heldMps: number;
+      readonly freeMps: number;
+      /** Where a balanced blade starts by itself; null of one that hangs, which wants a twitch. */
+      readonly startsMps: number | null;
+    }
+  | { readonly outcome: 'doesNotTurn' }
+  | { readonly outcome: 'outsideModel'; readonly quantity: 'planAreaM2' | 'sheetMassKgM2'; readonly value: number };
+
+/** Precision of a speed on the scale of ratios: for an answer, and for a band. */
+const TOLERANCE = 1e-5;
+const TOLERANCE_FOR_BAND = 2e-3;
+const SLOWEST_MPS = 0.01;
+
+/** @param nearMps about where it is, of nearly this blade: then found sooner */
+export function slowestKept(
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  nearMps: { readonly heldMps: number; readonly freeMps: number } | null = null,
+  precision = FOR_ANSWER,
+): Kept {
+  for (const quantity of ['planAreaM2', 'sheetMassKgM2'] as const) {
+    const value = blade[quantity];
+    if (!(quantity === 'planAreaM2' ? value > 0 : value >= 0)) return { outcome: 'outsideModel', quantity, value };
+  }
+  const at = meanSolver(blade, bearing, waterDensityKgM3, precision);
+  const tolerance = precision === FOR_ANSWER ? TOLERANCE : TOLERANCE_FOR_BAND;
+  const margin = (key: keyof Keeping) => (logU: number) => {
+    const outcome = at(Math.exp(logU));
+    if (outcome.outcome !== 'turning') return -1;
+    return outcome.keeping ? Math.max(-1, Math.log(outcome.keeping[key])) : 1;
+  };
+  const heldMps = crossing(margin('held'), nearMps?.heldMps ?? null, tolerance);
+  const freeMps =
+    heldMps === null
+      ? null
+      : Math.max(heldMps, crossing(margin('free'), nearMps?.freeMps ?? heldMps, tolerance) ?? MAX_SPEED_MPS);
+  if (heldMps === null || freeMps === null) return { outcome: 'doesNotTurn' };
+  const startsMps = blade.fixedSpreadRad === null ? null : startOf(blade, bearing, waterDensityKgM3, heldMps);
+  return { outcome: 'keeps', heldMps, freeMps, startsMps };
+}
+
+/** Where a balanced blade starts from rest, never below the speed it keeps turning down to. */
+function startOf(blade: SpinBlade, bearing: Bearing, rho: number, keptMps: number): number {
+  const margin = (logU: number) => {
+    const { driveNm, rubNm } = restTorques(blade, bearing, rho, Math.exp(logU));
+    return driveNm / Math.max(rubNm, 1e-12) - 1;
+  };
+  return Math.max(keptMps, crossing(margin, keptMps, TOLERANCE) ?? MAX_SPEED_MPS);
+}
+
+/** The slowest speed from which on `margin` is above zero; null when it is at none. */
+function crossing(margin: (logU: number) => number, nearMps: number | null, tolerance: number): number | null {
+  const [least, most] = [Math.log(SLOWEST_MPS), Math.log(MAX_SPEED_MPS)];
+  let high = Math.log(nearMps ?? 0.5);
+  let fHigh = margin(high);
+  let low = high;
+  let fLow = fHigh;
+  const step = nearMps === null ? 0.35 : 0.08;
+  for (let by = step; fHigh <= 0; by *= 2) {
+    if (high >= most) return null;
+    [low, fLow] = [high, fHigh];
+    high = Math.min(most, high + by);
+    fHigh = margin(high);
+  }
+  for (let by = step; fLow > 0; by *= 2) {
+    if (low <= least) return SLOWEST_MPS;
+    [high, fHigh] = [low, fLow];
+    low = Math.max(least, low - by);
+    fLow = margin(low);
+  }
+  const root = findRoot(margin, low, high, tolerance, fLow, fHigh);
+  return Math.exp(root.outcome === 'converged' ? root.x : high);
+}

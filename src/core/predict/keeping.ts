@@ -1,0 +1,108 @@
+/**
+ * The slowest water that keeps a blade turning, as it is believed: between what holds with its flap held and with its flap
+ * free (hydro/round-the-turn.ts). How much of the flap a clevis, its rub and the water round it leave is not known, so that
+ * is a factor of its own: a share σ of the way from held to free, on the scale of ratios. It is at least none; it is at most
+ * 0.7, for with more a willow of reference size would stop at 0.8 m/s, where all patterns are seen to turn. With it goes
+ * the 7 % that the formula itself may be off. The blade's own coefficients and the rub of its bearing move it too.
+ */
+import { slowestKept, type Keeping, type Kept } from '../hydro/round-the-turn';
+import { FOR_BAND, type Bearing } from '../hydro/spin';
+import type { Spinner } from '../lure/spin-seats';
+import { HALF_WIDTHS_A_SIGMA, said, spreadOf, type Banded, type Moved, type Said } from './band';
+import { coefficientsAt, movedBy, sharedAt, type Belief } from './factors';
+
+export interface KeepsSaid {
+  /** Turning, it keeps turning down to this, m/s. */
+  readonly mps: Said;
+  /** Hanging, it starts at this: of a hung blade the upper edge and a twitch, m/s. */
+  readonly startsMps: number;
+}
+
+/** A start from hanging still takes this much more than the upper edge, as a twitch. Trade estimate, m/s. */
+export const TWITCH_MPS = 0.2;
+/** What the formula of the two speeds may be off, as a logarithm. */
+const FORMULA = 0.07;
+
+/** Of the way from a held flap to a free one: the middle of what is believed, and as much to both sides. */
+const FLAP_SHARE = 0.35;
+
+/** @param flapping from −1, its flap held, to 1, as free as is believed */
+function between({ heldMps, freeMps, startsMps }: Extract<Kept, { outcome: 'keeps' }>, flapping: number): number {
+  // A balanced blade does not flap.
+  if (startsMps !== null) return heldMps;
+  const half = FLAP_SHARE * Math.log(freeMps / heldMps);
+  return heldMps * Math.exp(half + flapping * Math.hypot(half, FORMULA));
+}
+
+/** Whether a turning blade most likely keeps on, from what is left above the two speeds it stops at. */
+export function isLikelyKept(keeping: Keeping | null): boolean {
+  if (!keeping) return true;
+  return (1 - FLAP_SHARE) * Math.log(keeping.held) + FLAP_SHARE * Math.log(keeping.free) >= 0;
+}
+
+/** The slowest it most likely keeps turning at. */
+export function likelyMps(kept: Extract<Kept, { outcome: 'keeps' }>): number {
+  return between(kept, 0);
+}
+
+export function keepsSaid(
+  { station, nominal, bearing, blade }: Spinner,
+  density: number,
+  belief: Belief,
+): KeepsSaid | null {
+  const { factors, middle } = belief;
+  const at = (place: readonly number[], near: { heldMps: number; freeMps: number } | null) => {
+    const { rub, flapping } = sharedAt(factors, place);
+    const kept = slowestKept(
+      blade(coefficientsAt(nominal, station, factors, place)),
+      rubbed(bearing, rub),
+      density,
+      near,
+      FOR_BAND,
+    );
+    return { kept, mps: kept.outcome === 'keeps' ? between(kept, flapping) : null };
+  };
+  const { kept, mps } = at(middle, null);
+  if (kept.outcome !== 'keeps' || mps === null) return null;
+  const moved = factors.map((factor, k): Moved => {
+    const isOwn = factor.of === 'blade' ? factor.station === station : factor.key === 'rub';
+    if (!isOwn && factor.key !== 'flapping') return { up: mps, down: mps };
+    const to = (by: number) => {
+      const place = movedBy(middle, k, by);
+      return isOwn ? (at(place, kept).mps ?? BEYOND * mps) : between(kept, sharedAt(factors, place).flapping);
+    };
+    return { up: to(1), down: to(-1) };
+  });
+  const all = said(spreadOf(mps, 'share', moved, belief), factors);
+  return { mps: all, startsMps: kept.startsMps === null ? all.high + TWITCH_MPS : Math.max(kept.startsMps, mps) };
+}
+
+/** A moved factor that lets it turn at no speed makes the speed so many times more. */
+const BEYOND = 3;
+
+function rubbed(bearing: Bearing, by: number): Bearing {
+  return {
+    ...bearing,
+    friction: bearing.friction * by,
+    faceFriction: bearing.faceFriction * by,
+    steadyTorqueNm: bearing.steadyTorqueNm * by,
+  };
+}
+
+/** That a blade in water of this speed keeps turning, 0…1: the band as nine in ten of a normal spread of logarithms. */
+export function chanceOfTurning(speedMps: number, { value, low, high }: Banded): number {
+  if (speedMps <= 0) return 0;
+  const width = Math.log(speedMps < value ? value / low : high / value);
+  const off = Math.log(speedMps / value);
+  return width > 0 ? normalShare((off / width) * HALF_WIDTHS_A_SIGMA) : off >= 0 ? 1 : 0;
+}
+
+/** Φ(z), to 1e-7. Source: Abramowitz & Stegun 26.2.17. */
+function normalShare(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const tail =
+    (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  return z >= 0 ? 1 - tail : tail;
+}
