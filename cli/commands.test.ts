@@ -258,23 +258,91 @@ describe('the demo scenario', () => {
   });
 });
 
+describe('strictness', () => {
+  const refused = (command: string, operands: string[], given: Parameters<typeof runCommand>[2], text = '') => {
+    try {
+      runCommand(command, operands, given, () => text);
+    } catch (error) {
+      if (error instanceof CommandError) return error;
+      throw error;
+    }
+    throw new Error(`${command} ${operands.join(' ')} should have been refused`);
+  };
+  const ASP = 'demo:suvra-fan';
+
+  it('refuses by name what it does not take: options, extra lures, an option twice or without a value', () => {
+    expect(refused('predict', [ASP], { speed: '0.8', sped: '0.9' })).toMatchObject({ code: 'unknownOption' });
+    expect(refused('predict', [ASP], { speed: '0.8', depth: '1,2' }).message).toContain('--depth');
+    expect(refused('lengths', [ASP], { speed: '0.8' }).message).toMatch(/takes none/);
+    expect(refused('predict', [ASP, 'demo:mirrow-drum'], { speed: '0.8' }).message).toContain('mirrow-drum');
+    expect(refused('demo', [ASP], {})).toMatchObject({ code: 'tooMany' });
+    expect(refused('predict', [ASP], { speed: ['0.8', '1.1'] })).toMatchObject({ code: 'repeatedOption' });
+    expect(refused('predict', [ASP], { speed: [true] })).toMatchObject({ code: 'noValue' });
+    expect(refused('constructor', [], {})).toMatchObject({ code: 'unknownCommand' });
+    expect(refused('head', [ASP], { speed: '0.8,1', depth: '1,2' })).toMatchObject({ code: 'badSpeed' });
+  });
+
+  it('refuses a speed beyond the model in every command that takes one, with quantity and limit', () => {
+    const beyond = { code: 'speedOutsideModel', beyond: { quantity: 'speed_m_s', limit: 5 } };
+    expect(refused('predict', [ASP], { speed: '0.8,6' })).toMatchObject(beyond);
+    expect(refused('head', [ASP], { speed: '6', depth: '1,2' })).toMatchObject(beyond);
+    expect(refused('retrieve', [ASP], { turns: '8', 'per-turn': '3 m' })).toMatchObject(beyond);
+  });
+
+  it('refuses to work out a lure with a measure beyond sense, naming it and its limit', () => {
+    const spoilt = (edit: (lure: { build: Spoilt }) => void) => {
+      const file = JSON.parse(runCommand('show', ['demo:torvane-lanes'], {}, () => '')) as { lure: { build: Spoilt } };
+      edit(file.lure);
+      return JSON.stringify(file);
+    };
+    const piece = ({ build }: { build: Spoilt }, kind: string) => {
+      const found = Object.values(build.items).find(({ part }) => part.kind === kind);
+      if (!found) throw new Error(`it has a ${kind}`);
+      return found.part;
+    };
+    const hole = spoilt((lure) => Object.assign(piece(lure, 'blade'), { holeOffsetM: 0.5 }));
+    const head = spoilt((lure) => Object.assign(piece(lure, 'head'), { massKg: 0.5 }));
+    for (const [command, given] of [
+      ['predict', { speed: '0.8' }],
+      ['head', { speed: '0.8', depth: '1,2' }],
+      ['retrieve', {}],
+    ] as const) {
+      expect(refused(command, ['-'], given, hole)).toMatchObject({
+        code: 'impossibleMeasure',
+        beyond: { quantity: 'rootToHole_m' },
+      });
+      expect(refused(command, ['-'], given, head)).toMatchObject({
+        code: 'doubtfulMass',
+        beyond: { quantity: 'mass_kg', value: 0.5 },
+      });
+    }
+    // What no part can be is refused as the file is read.
+    const wire = spoilt(({ build }) => Object.assign(build.carrier.wire, { diameterM: 0.5 }));
+    expect(refused('predict', ['-'], { speed: '0.8' }, wire).message).toMatch(/diameterM/);
+  });
+});
+
+interface Spoilt {
+  readonly carrier: { readonly wire: object };
+  readonly items: Readonly<Record<string, { readonly part: { readonly kind: string } }>>;
+}
+
 describe('for scripts, further', () => {
-  it('says how deep a lure runs and how it falls, deeper with more line, nothing of what is outside the model', () => {
+  it('says how deep a lure runs and how it falls, deeper with more line', () => {
     interface Ridden {
       mass_g: number;
       sinking_weight_n: number;
       sink_rate_m_s: number;
       at: { depth_m: number | null; drag_n: number | null; line_slope_deg: number | null }[];
     }
-    const near = run('predict', ['demo:torvane-lanes'], { speed: '0.5,0.8,9' }) as Ridden;
+    const near = run('predict', ['demo:torvane-lanes'], { speed: '0.5,0.8' }) as Ridden;
     const far = run('predict', ['demo:torvane-lanes'], { speed: '0.5,0.8', 'line-out': '20 m' }) as Ridden;
     expect(near.mass_g).toBeGreaterThan(15);
     expect(near.sinking_weight_n).toBeLessThan((near.mass_g / 1000) * 9.81);
     expect(near.sink_rate_m_s).toBeGreaterThan(0.2);
-    const [slow, fast, beyond] = near.at.map(({ depth_m: depth }) => depth);
+    const [slow, fast] = near.at.map(({ depth_m: depth }) => depth);
     expect(slow).toBeGreaterThan(fast ?? 9);
     expect(far.at[1]?.depth_m).toBeGreaterThan(fast ?? 9);
-    expect(beyond).toBeNull();
     expect(() => run('predict', ['demo:torvane-lanes'], { speed: '0.8', 'line-out': 'far' })).toThrow(CommandError);
   });
 

@@ -5,6 +5,7 @@ import { CATALOGUE, findPart } from '../src/core/parts/catalogue';
 import { PART_KINDS } from '../src/core/parts/part';
 import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
 import { cutLengths } from '../src/core/lure/lengths';
+import { measureFindings } from '../src/core/lure/checks/measures';
 import { findings } from '../src/core/lure/findings';
 import { applyEdits, editSchema, type Edit } from '../src/core/lure/edit';
 import type { ItemId, Lure } from '../src/core/lure/lure';
@@ -15,28 +16,61 @@ import { lureFileProblemWords } from '../src/words/problem-words';
 import {
   CommandError,
   readChecked,
+  readOptions,
   readOutfit,
   readReadings,
   readSpeeds,
   readState,
   readWater,
   type CommandOptions,
+  type OptionName,
   type ReadText,
 } from './options';
 import { predictions } from './predictions';
 import { headJson, retrieveJson } from './rides';
 import { termWords } from '../src/words/length-words';
 
-const COMMANDS = ['demo', 'show', 'parts', 'predict', 'lengths', 'findings', 'edit', 'swap', 'head', 'retrieve'];
+interface CommandForm {
+  /** How many operands it takes, the lure among them. */
+  readonly operands: number;
+  readonly options: readonly OptionName[];
+}
+
+const COMMANDS: Readonly<Record<string, CommandForm>> = {
+  demo: { operands: 0, options: [] },
+  show: { operands: 1, options: [] },
+  parts: { operands: 0, options: ['kind', 'pattern'] },
+  predict: { operands: 1, options: ['speed', 'line-out', 'water', 'outfit', 'readings', 'state'] },
+  lengths: { operands: 1, options: [] },
+  findings: { operands: 1, options: [] },
+  edit: { operands: 2, options: [] },
+  swap: { operands: 3, options: [] },
+  head: { operands: 1, options: ['speed', 'depth', 'line-out', 'water', 'outfit'] },
+  retrieve: { operands: 1, options: ['turns', 'per-turn', 'countdown', 'line-out', 'water', 'outfit'] },
+};
 const DEMO_PREFIX = 'demo:';
 
 export function runCommand(
   command: string,
   operands: readonly string[],
-  options: CommandOptions,
+  given: Parameters<typeof readOptions>[1],
   readText: ReadText,
 ): string {
+  const form = Object.hasOwn(COMMANDS, command) ? COMMANDS[command] : undefined;
+  if (!form) {
+    const there = Object.keys(COMMANDS).join(', ');
+    throw new CommandError('unknownCommand', `No command “${command}”. There are: ${there}.`);
+  }
+  const options: CommandOptions = readOptions(command, given, form.options);
+  const [extra] = operands.slice(form.operands);
+  if (extra !== undefined)
+    throw new CommandError(
+      'tooMany',
+      `“${command}” takes ${form.operands} after its name; “${extra}” is one too many.`,
+    );
   const open = () => openLure(operands, readText);
+  /** One that can be, for what is worked out from its measures. */
+  const sound = () => measuredSoundly(open());
   switch (command) {
     case 'demo':
       return json(DEMO_LURES.map(({ id, name }) => ({ slug: id, name })));
@@ -46,7 +80,7 @@ export function runCommand(
       return json(listParts(options));
     case 'predict':
       return json(
-        predictions(open(), readSpeeds(options.speed), {
+        predictions(sound(), readSpeeds(options.speed), {
           water: readWater(options, readText),
           outfit: readOutfit(options, readText),
           readings: readReadings(options, readText),
@@ -54,9 +88,9 @@ export function runCommand(
         }),
       );
     case 'head':
-      return json(headJson(open(), options, readText));
+      return json(headJson(sound(), options, readText));
     case 'retrieve':
-      return json(retrieveJson(open(), options, readText));
+      return json(retrieveJson(sound(), options, readText));
     case 'edit':
       return writeLureFile(done(open(), readEdits(operands[1], readText)));
     case 'swap':
@@ -66,7 +100,7 @@ export function runCommand(
     case 'findings':
       return json(listFindings(open()));
     default:
-      throw new CommandError('unknownCommand', `No command “${command}”. There are: ${COMMANDS.join(', ')}.`);
+      throw new Error(`runCommand: ${command} has a form and no answer`);
   }
 }
 
@@ -95,6 +129,22 @@ function openLure(operands: readonly string[], readText: ReadText): Lure {
   const reading = readLureFile(text);
   if (!reading.ok) throw new CommandError(reading.problem.code, lureFileProblemWords(reading.problem));
   return reading.lure;
+}
+
+/** A lure whose parts can be as they are measured; else the first measure that cannot is named, with its limit. */
+function measuredSoundly(lure: Lure): Lure {
+  for (const finding of measureFindings(lure.build)) {
+    if (finding.severity !== 'fault') continue;
+    const { title, figure, why } = findingWords(finding, lure.build, 'metric');
+    const beyond =
+      finding.code === 'impossibleMeasure'
+        ? { quantity: `${finding.less}_m`, value: finding.lessM, limit: finding.thanM }
+        : finding.code === 'doubtfulMass'
+          ? { quantity: 'mass_kg', value: finding.massKg, limit: finding.geometryKg }
+          : null;
+    throw new CommandError(finding.code, `${title}. ${figure}. ${why}`, beyond);
+  }
+  return lure;
 }
 
 function readEdits(source: string | undefined, readText: ReadText): readonly Edit[] {

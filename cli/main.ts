@@ -2,25 +2,13 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { runCommand } from './commands';
-import { CommandError } from './options';
+import { CommandError, OPTION_NAMES } from './options';
 
-const OPTIONS = {
-  kind: { type: 'string' },
-  pattern: { type: 'string' },
-  speed: { type: 'string' },
-  'line-out': { type: 'string' },
-  water: { type: 'string' },
-  outfit: { type: 'string' },
-  readings: { type: 'string' },
-  state: { type: 'string' },
-  depth: { type: 'string' },
-  turns: { type: 'string' },
-  'per-turn': { type: 'string' },
-  countdown: { type: 'string' },
-} as const;
+/** All may stand more than once here, so that one that does can be refused by name; so may unknown ones. */
+const OPTIONS = Object.fromEntries(OPTION_NAMES.map((name) => [name, { type: 'string', multiple: true }] as const));
 
 try {
-  const { values, positionals } = parseArgs({ options: OPTIONS, allowPositionals: true });
+  const { values, positionals } = parseArgs({ options: OPTIONS, allowPositionals: true, strict: false });
   const [command = '', ...operands] = positionals;
   const answer = runCommand(command, operands, values, (path) => readFileSync(path === '-' ? 0 : path, 'utf8'));
   process.stdout.write(answer);
@@ -28,6 +16,7 @@ try {
   const isExpected = error instanceof CommandError;
   const code = isExpected ? error.code : 'failed';
   const message = error instanceof Error ? error.message : String(error);
-  process.stdout.write(`${JSON.stringify({ error: { code, message } })}\n`);
+  const beyond = isExpected && error.beyond ? error.beyond : {};
+  process.stdout.write(`${JSON.stringify({ error: { code, message, ...beyond } })}\n`);
   process.exitCode = 2;
 }

@@ -1,6 +1,7 @@
 /** What a command is asked for: its options as text, and each as what it stands for, or an error that says what would be right. */
 import type * as z from 'zod/mini';
 import { OUTFIT_RANGES, outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/core/hydro/outfit';
+import { MAX_SPEED_MPS } from '../src/core/hydro/spin';
 import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
 import { BLADE_STATES, type BladeState } from '../src/core/lure/bearing';
 import { readingsSchema, type Reading } from '../src/core/predict/readings';
@@ -8,27 +9,61 @@ import { readQuantity } from '../src/core/units/read';
 import { readingProblemWords } from '../src/words/problem-words';
 
 export class CommandError extends Error {
+  /** @param beyond the quantity that is outside what the model holds for, and the limit it passed, SI */
   constructor(
     readonly code: string,
     message: string,
+    readonly beyond: Beyond | null = null,
   ) {
     super(message);
   }
 }
 
-export interface CommandOptions {
-  readonly kind?: string | undefined;
-  readonly pattern?: string | undefined;
-  readonly speed?: string | undefined;
-  readonly 'line-out'?: string | undefined;
-  readonly water?: string | undefined;
-  readonly outfit?: string | undefined;
-  readonly readings?: string | undefined;
-  readonly state?: string | undefined;
-  readonly depth?: string | undefined;
-  readonly turns?: string | undefined;
-  readonly 'per-turn'?: string | undefined;
-  readonly countdown?: string | undefined;
+export interface Beyond {
+  readonly quantity: string;
+  readonly value: number;
+  readonly limit: number;
+}
+
+export const OPTION_NAMES = [
+  'kind',
+  'pattern',
+  'speed',
+  'line-out',
+  'water',
+  'outfit',
+  'readings',
+  'state',
+  'depth',
+  'turns',
+  'per-turn',
+  'countdown',
+] as const;
+export type OptionName = (typeof OPTION_NAMES)[number];
+export type CommandOptions = Readonly<Partial<Record<OptionName, string | undefined>>>;
+
+/** Each option's one text, from what stood on the command line: none is given twice, and each is one the command takes. */
+export function readOptions(
+  command: string,
+  given: Readonly<Record<string, string | boolean | readonly (string | boolean)[] | undefined>>,
+  takes: readonly OptionName[],
+): CommandOptions {
+  const options: Partial<Record<OptionName, string>> = {};
+  for (const [name, value] of Object.entries(given)) {
+    if (value === undefined) continue;
+    const known = takes.find((each) => each === name);
+    if (!known) {
+      const there = takes.length > 0 ? `It takes: ${takes.map((each) => `--${each}`).join(', ')}.` : 'It takes none.';
+      throw new CommandError('unknownOption', `“${command}” takes no option --${name}. ${there}`);
+    }
+    const texts = [value].flat();
+    const [text] = texts;
+    if (texts.length > 1)
+      throw new CommandError('repeatedOption', `--${name} stands ${texts.length} times. Give it once.`);
+    if (typeof text !== 'string') throw new CommandError('noValue', `--${name} needs a value behind it.`);
+    options[known] = text;
+  }
+  return options;
 }
 
 export type ReadText = (path: string) => string;
@@ -38,8 +73,18 @@ export function readSpeeds(text: string | undefined): number[] {
   return text.split(',').map((each) => {
     const reading = readQuantity('speed', each, { bare: 'mps', minSi: 0 });
     if (!reading.ok) throw new CommandError('badSpeed', readingProblemWords(reading.problem));
-    return reading.si;
+    return withinModel(reading.si);
   });
+}
+
+/** A speed the model holds for. */
+export function withinModel(speedMps: number): number {
+  if (speedMps <= MAX_SPEED_MPS) return speedMps;
+  throw new CommandError(
+    'speedOutsideModel',
+    `${speedMps} m/s is outside the model, which holds up to ${MAX_SPEED_MPS} m/s.`,
+    { quantity: 'speed_m_s', value: speedMps, limit: MAX_SPEED_MPS },
+  );
 }
 
 /** A file checked by a schema; what it should hold is named when it does not. */

@@ -9,13 +9,15 @@ import {
   readOutfit,
   readSpeeds,
   readWater,
+  withinModel,
   type CommandOptions,
   type ReadText,
 } from './options';
 
 /** The lightest head or weight for a depth at a speed. */
 export function headJson(lure: Lure, options: CommandOptions, readText: ReadText) {
-  const [speedMps = 0] = readSpeeds(options.speed);
+  const [speedMps = 0, second] = readSpeeds(options.speed);
+  if (second !== undefined) throw new CommandError('badSpeed', 'A head is looked for at one speed: --speed 0.8.');
   const [from = '', to = ''] = (options.depth ?? '').split(',');
   const fromM = readNumber('badDepth', from, 'm', 0, 100);
   const toM = readNumber('badDepth', to, 'm', 0, 100);
@@ -51,9 +53,10 @@ export function retrieveJson(lure: Lure, options: CommandOptions, readText: Read
     lure.build,
     readWater(options, readText),
     {
-      speedMps:
+      speedMps: withinModel(
         readNumber('badTurns', options.turns ?? '1', 'number', 0, 8) *
-        readNumber('badPerTurn', options['per-turn'] ?? '0.66', 'm', 0.05, 3),
+          readNumber('badPerTurn', options['per-turn'] ?? '0.66', 'm', 0.05, 3),
+      ),
       countdownS: readNumber('badCountdown', options.countdown ?? '0', 'number', 0, 600),
     },
     readOutfit(options, readText),

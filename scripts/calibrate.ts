@@ -13,9 +13,11 @@ import { meanInTime, slowestInTime } from '../src/core/hydro/in-time';
 import {
   meanSpin,
   ROUND_THE_TURN,
+  stopsAt,
   turnNumbers,
   type RoundTheTurn,
   type SlowedBy,
+  type StopsAt,
 } from '../src/core/hydro/round-the-turn';
 import { GOOD_CLEVIS_BEARING, steadySpin, type Bearing, type SpinBlade } from '../src/core/hydro/spin';
 import {
@@ -28,6 +30,8 @@ import {
 
 const OUTPUT = new URL('../src/core/hydro/spin-coefficients.json', import.meta.url);
 const ROUNDS = 3;
+/** The reference blades are followed in these sizes too, their sheet as it is. */
+const SIZES = [0.6, 0.8, 1, 1.25];
 
 type Coefficients = Record<BladePattern, ReferenceCoefficients>;
 
@@ -79,9 +83,12 @@ function calibrated(pattern: BladePattern, constants: RoundTheTurn) {
   return best;
 }
 
-/** Blades to follow in time: the reference blades and all of the catalogue, on a good bearing and on one with weed. */
+/** Blades to follow in time: the reference blades in several sizes and all of the catalogue, on a good bearing and on one with weed. */
 function followed(coefficients: Coefficients): { blade: SpinBlade; bearing: Bearing }[] {
-  const blades = [...BLADE_PATTERNS.map(referenceBlade), ...partsOfKind('blade')];
+  const blades = [
+    ...BLADE_PATTERNS.flatMap((pattern) => SIZES.map((by) => sized(pattern, by))),
+    ...partsOfKind('blade'),
+  ];
   const weedy = { ...GOOD_CLEVIS_BEARING, steadyTorqueNm: 1.2e-5 };
   return blades.flatMap((blade) =>
     [GOOD_CLEVIS_BEARING, weedy].map((bearing) => ({
@@ -89,6 +96,11 @@ function followed(coefficients: Coefficients): { blade: SpinBlade; bearing: Bear
       bearing,
     })),
   );
+}
+
+function sized(pattern: BladePattern, by: number) {
+  const blade = referenceBlade(pattern);
+  return { ...blade, lengthM: blade.lengthM * by, widthM: blade.widthM * by, cupDepthM: blade.cupDepthM * by };
 }
 
 /** Least squares of y on the rows, each with its weight, by the normal equations. */
@@ -130,20 +142,18 @@ function roundTheTurn(coefficients: Coefficients): RoundTheTurn {
       const at = stops === null ? null : (numbers(blade, bearing, stops)?.at ?? null);
       return at ? [at] : [];
     });
-    const rows = found.map(({ logSin, logCos, rub }) => [1, logSin, isFree ? logCos : rub]);
+    const rows = found.map(({ row }) => row);
     const logP = found.map((each) => each.logP);
-    const [a = 0, b = 0, c = 0] = leastSquares(
+    const constants = leastSquares(
       rows,
       logP,
       logP.map(() => 1),
-    );
-    const worst = Math.max(
-      ...rows.map((row, i) => Math.abs((logP[i] ?? 0) - a - b * (row[1] ?? 0) - c * (row[2] ?? 0)) / 2),
-    );
+    ).map(round) as unknown as StopsAt;
+    const worst = Math.max(...rows.map((row, i) => Math.abs((logP[i] ?? 0) - stopsAt(constants, row)) / 2));
     console.log(
       `${isFree ? 'free' : 'held'}: ${found.length} stops, speed within ${(100 * (Math.exp(worst) - 1)).toFixed(1)} %`,
     );
-    return [round(a), round(b), round(c)] as const;
+    return constants;
   };
   const [held, free] = [edge(false), edge(true)];
   const lost = blades.flatMap(({ blade, bearing }) =>
@@ -152,11 +162,11 @@ function roundTheTurn(coefficients: Coefficients): RoundTheTurn {
       const mean = found?.at ? meanInTime(blade, bearing, SETTING, speedMps) : null;
       if (!found?.at || !mean) return [];
       const { steady, at } = found;
-      const logY = Math.max(0, at.logP - (free[0] + free[1] * at.logSin + free[2] * at.logCos));
+      const logY = Math.max(0, at.logP - stopsAt(free, at.row));
       return [
         {
           logY,
-          logSin: at.logSin,
+          logSin: at.row[1],
           rate: 1 - mean.rateHz / steady.rateHz,
           spread: 1 - mean.spreadRad / steady.spreadRad,
           drag: 1 - mean.dragN / steady.dragN,

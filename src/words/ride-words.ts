@@ -345,6 +345,8 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   armDamping: 'damping of the arm',
   fling: 'what is left of fling less push',
   moment: 'how far out the blade pulls',
+  towardsStream: 'which way the blade pulls',
+  carries: 'how much of its weight the blade carries',
   kick: 'how hard the blade kicks',
   rub: 'rub of the bearings',
   flapping: 'how freely its blade flaps',

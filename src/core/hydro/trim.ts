@@ -8,7 +8,8 @@
  *     drag along                            q A_a cos²θ along the lure, taken aft; strands lie down as it goes faster
  *     force across, slender part            q S sin θ cos θ   (Munk; S twice the base)
  *     force across, blunt part              q A_s sin θ |sin θ|
- *     a turning blade                       its own drag, along its axle, as an autorotating rotor's; aft behind a swivel
+ *     a turning blade                       its drag × cos²χ, χ between axle and stream, at τχ nearer to the stream than its
+ *                                           axle, and what it carries of its own weight, up; aft behind a swivel
  * The two across the lure act at right angles to it: sin θ of them aft, cos θ up. M falls through zero at the angle the
  * lure hangs at; then D = ΣF_x, L = ΣF_y without the weights, and tan γ = (W′ − L)/D is the slope of the line at the lure.
  *
@@ -42,6 +43,10 @@ export interface TrimDrag {
   readonly dragN: number;
   /** Which way its axle runs aft, up positive, in the lure; null for one that turns itself into the flow. */
   readonly axleRad: number | null;
+  /** Of the angle between its axle and the stream, the share by which its pull lies nearer to the stream. */
+  readonly towardsStream: number;
+  /** What it lifts of its own weight as it turns, N. */
+  readonly carriesN: number;
 }
 
 export interface Trim {
@@ -130,12 +135,21 @@ export function trimOf(
   const across = q * (sums.slopeM2.all * sin * cos + sums.sideM2.all * sin * Math.abs(sin));
   let dragN = q * sums.axialM2.all * cos * cos + across * sin;
   let liftN = across * cos;
-  for (const { dragN: blade, axleRad } of drags) {
-    const along = axleRad === null ? 0 : axleRad - pitchRad;
-    dragN += blade * Math.cos(along);
-    liftN += blade * Math.sin(along);
+  for (const drag of drags) {
+    const [aft, up] = pullOf(drag, pitchRad);
+    dragN += aft;
+    liftN += up;
   }
   return { pitchRad, dragN, liftN, sinkingN: sums.weightN.all };
+}
+
+/** What a blade pulls with at this pitch, aft and up, N: of a stream at an angle its axle feels the part along it. */
+function pullOf({ dragN, axleRad, towardsStream, carriesN }: TrimDrag, pitchRad: number): readonly [number, number] {
+  if (axleRad === null) return [dragN, carriesN];
+  const off = axleRad - pitchRad;
+  const pull = dragN * Math.cos(off) ** 2;
+  const along = off * (1 - towardsStream);
+  return [pull * Math.cos(along), pull * Math.sin(along) + carriesN];
 }
 
 function balancedPitch(lowersTail: (pitchRad: number) => number, nearRad: number | null): number {
@@ -175,8 +189,8 @@ function tailMoment(
     q * cos * cos * (axialM2.y * cos - axialM2.x * sin);
   for (const drag of drags) {
     const [x, y] = [drag.xM * cos + drag.yM * sin, drag.yM * cos - drag.xM * sin];
-    if (drag.axleRad === null) moment += y * drag.dragN;
-    else moment += drag.dragN * (y * Math.cos(drag.axleRad - pitch) - x * Math.sin(drag.axleRad - pitch));
+    const [aft, up] = pullOf(drag, pitch);
+    moment += y * aft - x * up;
   }
   return moment;
 }

@@ -95,12 +95,12 @@ export const PATTERNS: Readonly<Record<BladePattern, PatternFacts>> = {
     [1.6, 41, 0.39],
   ),
   willow: facts('willow', [47, 16, 0.5, 0.12], { widestAt: 0.5, root: POINTED, tip: POINTED }, [1.45, 24, 0.22]),
-  // Named for what it does: of its length it keeps turning down to the lowest speed. That takes a tip faster by a seventh
+  // Named for what it does: of its length it keeps turning down to the lowest speed. That takes a tip faster by a sixth and more
   // than its shape alone would be given, within the fifth that the estimate leaves open.
   alwaysTurning: facts(
     'always-turning',
     [40, 17, 0.55, 0.14],
     { widestAt: 0.6, root: SHOULDERED, tip: { p: 2, e: 0.6 } },
-    [1.65, 34, 0.36],
+    [1.72, 34, 0.36],
   ),
 };

@@ -8,7 +8,7 @@ import { axialAt, trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
-import { bladeDrags, outcomesAt } from './ride';
+import { bladeDrags, bladePull, outcomesAt } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { AS_ESTIMATED } from './factors';
 import { tunedTo, type Tuned } from './tuned';
@@ -49,6 +49,9 @@ export function crossingsOf(
   const towed = logsOf((index) => outcomesAt(turned, index));
   // As it falls its axle stands steep, and gravity does not stop it round the turn.
   const falling = logsOf((index) => turned.map(({ ifTurning }) => ifTurning[index]));
+  const pulls = dragsAt.map((place, blade) =>
+    GRID_MPS.map((_, i) => bladePull(place, outcomesAt(turned, from + i)[blade], shared)),
+  );
   let pitchRad: number | null = null;
   const bladeDragN = (logDrags: readonly (readonly number[])[], blade: number, speedMps: number) => {
     const logs = logDrags[blade] ?? [];
@@ -68,6 +71,7 @@ export function crossingsOf(
       yM,
       axleRad,
       dragN: bladeDragN(towed, blade, speedMps),
+      ...(pulls[blade]?.[nearest(speedMps)] ?? STILL),
     }));
     const trim = trimOf(sums, drags, rho, speedMps, pitchRad);
     ({ pitchRad } = trim);
@@ -96,6 +100,14 @@ export function crossingsOf(
 export function nominalCrossings(build: Build, water: Water, outfit = USUAL_OUTFIT): Crossings {
   const riding = ridingOf(build, water, outfit);
   return crossingsOf(riding, tunedTo(riding, AS_ESTIMATED), turnAll(riding.spinners, riding.rho, GRID_MPS), 0);
+}
+
+const STILL = { towardsStream: 1, carriesN: 0 };
+
+/** Which speed of the grid is nearest. */
+function nearest(speedMps: number): number {
+  const x = Math.log(speedMps);
+  return LOG_GRID.reduce((best, each, i) => (Math.abs(each - x) < Math.abs((LOG_GRID[best] ?? 0) - x) ? i : best), 0);
 }
 
 const TOLERANCE = 1e-7;

@@ -29,6 +29,11 @@ export const SHARED_SPREADS = {
   fling: 0.3,
   /** How far out a blade's axial force pulls, and how it bears on what carries it. */
   moment: 0.2,
+  /** Of the angle between its axle and the stream, the share by which a turning blade's pull lies nearer to the stream: it
+   * comes as it is, and is added. */
+  towardsStream: 0.3,
+  /** What a turning blade carries of its own weight. */
+  carries: 0.3,
   /** How much of what goes round comes twice a turn. */
   kick: 0.5,
   /** Torque its bearings leave in the lure. */
@@ -81,16 +86,18 @@ export function priorBelief(stations: readonly ItemId[]): Belief {
 
 function multiplier(factor: Factor, x: number): number {
   if (factor.key === 'turnsWhich' || factor.key === 'flapping') return x;
+  if (factor.key === 'towardsStream') return SHARED_SPREADS.towardsStream * x;
   return (1 + (factor.of === 'blade' ? COEFFICIENT_SPREAD : SHARED_SPREADS[factor.key])) ** x;
 }
 
 export type Shared = Readonly<Record<SharedKey, number>>;
 
-/** Every shared coefficient at its estimate; of the way a blade turns, and of how freely it flaps, that is the middle. */
+/** Every shared coefficient at its estimate; of what comes as it is, that is its middle. */
 export const AS_ESTIMATED: Shared = {
   ...(Object.fromEntries(SHARED_KEYS.map((key) => [key, 1])) as Record<SharedKey, number>),
   turnsWhich: 0,
   flapping: 0,
+  towardsStream: 0,
 };
 
 /** All shared coefficients as multiples of their estimates, at these places of the factors. */

@@ -3,7 +3,7 @@
  * free (hydro/round-the-turn.ts). How much of the flap a clevis, its rub and the water round it leave is not known, so that
  * is a factor of its own: a share σ of the way from held to free, on the scale of ratios. It is at least none; it is at most
  * 0.7, for with more a willow of reference size would stop at 0.8 m/s, where all patterns are seen to turn. With it goes
- * the 7 % that the formula itself may be off. The blade's own coefficients and the rub of its bearing move it too.
+ * the 5 % that the formula itself may be off. The blade's own coefficients and the rub of its bearing move it too.
  */
 import { slowestKept, type Keeping, type Kept } from '../hydro/round-the-turn';
 import { FOR_BAND, type Bearing } from '../hydro/spin';
@@ -21,7 +21,7 @@ export interface KeepsSaid {
 /** A start from hanging still takes this much more than the upper edge, as a twitch. Trade estimate, m/s. */
 export const TWITCH_MPS = 0.2;
 /** What the formula of the two speeds may be off, as a logarithm. */
-const FORMULA = 0.07;
+const FORMULA = 0.05;
 
 /** Of the way from a held flap to a free one: the middle of what is believed, and as much to both sides. */
 const FLAP_SHARE = 0.35;

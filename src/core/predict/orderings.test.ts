@@ -26,7 +26,8 @@ import { meanSpin, slowestKept, type Kept } from '../hydro/round-the-turn';
 import { aimOff } from '../hydro/tracking';
 import { LAKE_WATER, waterDensity } from '../hydro/water';
 import { seatPart } from '../lure/editing';
-import { withPart } from '../lure/resized';
+import { lureMass } from '../lure/mass';
+import { ballastOf, heavier, withPart } from '../lure/resized';
 import type { Lure } from '../lure/lure';
 import { BLADE_PATTERNS, type BladePattern } from '../parts/blade-pattern';
 import { partsOfKind } from '../parts/catalogue';
@@ -105,6 +106,12 @@ const shallower = (name: string, shallow: Lure, deep: Lure, speedMps = 0.8): Pai
   more: depthOf(deep, speedMps),
   bands: () => [depthBand(shallow, speedMps), depthBand(deep, speedMps)],
 });
+
+/** Over many pairs only how many come out right is asked, not how far the others are turned round. */
+const NOT_ASKED = (): readonly [Banded, Banded] => [
+  { value: 0, low: 0, high: 0 },
+  { value: 0, low: 0, high: 0 },
+];
 
 /** A tandem bait with these blades, front on its clevis, rear on its swivel. */
 function tandem(front: string, rear: string): Lure {
@@ -363,6 +370,98 @@ describe('what must come out right of depth', () => {
     const small = depthOf(plainBait('blade-colorado-k3'));
     expect(depthOf(big)).toBeLessThan(small);
     expect([1.5, 2, 3, 4].some((by) => depthOf(withHead(big, by)) >= small)).toBe(true);
+  });
+
+  describe.each([
+    ['inline lures', [...DEMO_LURES.filter(({ family }) => family === 'inlineSpinner'), plainSpinner()]],
+    ['spinnerbaits', [...DEMO_LURES.filter(({ family }) => family === 'spinnerbait'), plainBait()]],
+  ] as const)('which way a blade pulls, on %s of one mass each', (name, lures) => {
+    const bladed = lures.flatMap((lure) => {
+      const own = Object.values(lure.build.items).find(({ part: { kind } }) => kind === 'blade');
+      return own ? [{ lure, station: own.id }] : [];
+    });
+    /** The lure with this blade in place of its first, its head or weight made to keep its mass. */
+    const withBlade = ({ lure, station }: (typeof bladed)[number], blade: PartOf<'blade'>): Lure['build'] => {
+      let build = withPart(lure.build, station, () => blade);
+      const ballast = ballastOf(build);
+      for (let round = 0; ballast && round < 4; round++) {
+        const over = lureMass(build) - lureMass(lure.build);
+        build = withPart(build, ballast, (each) => heavier(each, Math.max(0.2, 1 - over / each.massKg)));
+      }
+      return build;
+    };
+    const depths = (build: Lure['build']) =>
+      rides(build, LAKE_WATER, [0.8, 1.1]).at.map(({ lines: [line] }) => (line?.outcome === 'sinks' ? line.depthM : 0));
+    /** At the surface both are as shallow as can be, and say nothing. */
+    const deeper = (what: string, shallow: readonly number[], deep: readonly number[]): Pair[] =>
+      shallow.flatMap((less, i) => {
+        const more = deep[i] ?? 0;
+        return less === 0 && more === 0
+          ? []
+          : [{ name: `${what} at ${i === 0 ? 0.8 : 1.1} m/s`, less, more, bands: NOT_ASKED }];
+      });
+
+    it('a larger blade runs shallower, and surfaces at a lower speed', () => {
+      const all = bladed.map((each) => ({
+        each,
+        of: new Map(
+          blades.map((blade) => {
+            const build = withBlade(each, blade);
+            return [blade.id, { depths: depths(build), surfaces: nominalCrossings(build, LAKE_WATER).surfaceMps ?? 9 }];
+          }),
+        ),
+      }));
+      const pairs = all.flatMap(({ each, of }) =>
+        blades.flatMap((small) =>
+          blades
+            .filter((large) => large.pattern === small.pattern && areaOf(large) > 1.3 * areaOf(small))
+            .map((large) => ({
+              what: `${each.lure.name}, ${named(large)} for ${named(small)}`,
+              large: of.get(large.id),
+              small: of.get(small.id),
+            })),
+        ),
+      );
+      expectOrdering(
+        `4. Depth with the larger blade above that with the smaller, at one mass, ${name}`,
+        pairs.flatMap(({ what, large, small }) => deeper(what, large?.depths ?? [], small?.depths ?? [])),
+        100,
+      );
+      expectOrdering(
+        `Speed at which it surfaces, larger blade below smaller, at one mass, ${name}`,
+        pairs.map(({ what, large, small }) => ({
+          name: what,
+          less: large?.surfaces ?? NaN,
+          more: small?.surfaces ?? NaN,
+          bands: NOT_ASKED,
+        })),
+        100,
+      );
+    });
+
+    it('a Colorado runs shallower than a willow of its length', () => {
+      const pairs = bladed.flatMap((each) =>
+        colorados.flatMap((colorado) =>
+          blades
+            .filter(({ pattern }) => pattern === 'willow')
+            .flatMap((willow) => {
+              const by = colorado.lengthM / willow.lengthM;
+              const scaledWillow = {
+                ...willow,
+                lengthM: colorado.lengthM,
+                widthM: willow.widthM * by,
+                cupDepthM: willow.cupDepthM * by,
+              };
+              return deeper(
+                `${each.lure.name}, ${named(colorado)} for ${named(willow)}`,
+                depths(withBlade(each, colorado)),
+                depths(withBlade(each, scaledWillow)),
+              );
+            }),
+        ),
+      );
+      expectOrdering(`Depth of a Colorado above that of a willow of its length, at one mass, ${name}`, pairs, 100);
+    });
   });
 
   it('5: two Colorados run shallower than a willow behind a Colorado of the same numbers', () => {

@@ -334,7 +334,7 @@ describe('limits and identities', () => {
           sideM2: scaled(raw.sideM2, a * a),
           slopeM2: scaled(raw.slopeM2, a * a),
         },
-        [{ xM: 0.05 * a, yM: 0.03 * a, dragN: 0.1 * force, axleRad: 0.3 }],
+        [{ xM: 0.05 * a, yM: 0.03 * a, dragN: 0.1 * force, axleRad: 0.3, towardsStream: 0.5, carriesN: 0.01 * force }],
         998 * rho,
         0.7 * speed,
       );

@@ -7,6 +7,11 @@
  *     K = Σh/(hᵀΣh + e²),     x ← x + K(r − f(x̂) − h·(x − x̂)),     Σ ← Σ − K hᵀΣ.
  * Rates, depths, sink times and angles are read as logarithms: an error is a share of what was read. All errors are half
  * widths of nine cases in ten, as the factors are. A step that makes matters worse is halved.
+ *
+ * A reading that nothing believable alone brings about is doubted and teaches nothing, unless it is insisted on. What cannot
+ * be at all is refused by name. Readings that are each believable and together are not widen what is believed: with χ² the sum
+ * of what is left of them in their own errors and N their number, the covariance is taken χ²/N times where that is above 1 (R. T.
+ * Birge, Physical Review 40, 1932).
  * Source: any text on estimation (Bell and Cathey, IEEE Trans. Automatic Control 38, 1993: the iterated Kalman filter is
  * Gauss–Newton).
  */
@@ -14,6 +19,7 @@ import * as z from 'zod/mini';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
 import { itemIdSchema, type Build } from '../lure/lure';
+import { HALF_WIDTHS_A_SIGMA } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { beliefFor, coefficientsAt, movedBy, sharedAt, type Belief, type Factor } from './factors';
 import { outcomesAt, rideOf } from './ride';
@@ -24,6 +30,8 @@ import type { Asked } from './predict';
 
 /** Share of what was read that it may be off by, nine times in ten. */
 const errorShare = z.number().check(z.minimum(0.001), z.maximum(1));
+/** Taken although it is doubted: it was read again and stands. */
+const insisted = z.optional(z.boolean());
 const speedMps = z.number().check(z.minimum(0.05), z.maximum(5));
 
 export const readingSchema = z.discriminatedUnion('kind', [
@@ -34,6 +42,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
     speedMps,
     rateHz: z.number().check(z.minimum(0.1), z.maximum(200)),
     errorShare: z._default(errorShare, 0.05),
+    insisted,
   }),
   /** How far a blade stands out from its wire, on a photograph from the side. */
   z.strictObject({
@@ -42,6 +51,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
     speedMps,
     spreadRad: z.number().check(z.minimum(0.02), z.maximum(1.57)),
     errorShare: z._default(errorShare, 0.08),
+    insisted,
   }),
   /** Depth the lure ran at with this much line out, at a known speed. */
   z.strictObject({
@@ -50,6 +60,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
     lineOutM: z.number().check(z.minimum(0.5), z.maximum(300)),
     depthM: z.number().check(z.minimum(0.05), z.maximum(100)),
     errorShare: z._default(errorShare, 0.08),
+    insisted,
   }),
   /** Time it took to fall through this much water on slack line. */
   z.strictObject({
@@ -58,6 +69,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
     throughM: z.number().check(z.minimum(0.01), z.maximum(10)),
     seconds: z.number().check(z.minimum(0.1), z.maximum(600)),
     errorShare: z._default(errorShare, 0.08),
+    insisted,
   }),
 ]);
 export type Reading = z.infer<typeof readingSchema>;
@@ -66,14 +78,18 @@ export const readingsSchema = z.array(readingSchema).check(z.maxLength(200));
 /** A reading that teaches nothing: what it reads cannot be predicted of this lure. */
 export interface Unused {
   readonly reading: number;
-  readonly why: 'noSuchBlade' | 'doesNotTurn' | 'doesNotSink';
+  readonly why: 'noSuchBlade' | 'doesNotTurn' | 'doesNotSink' | 'deeperThanItsLine' | 'doubted';
 }
+
+type Impossible = Exclude<Unused['why'], 'doubted'>;
 
 export interface Learnt {
   readonly belief: Belief;
   readonly unused: readonly Unused[];
-  /** Readings that nothing believable makes come out as they were read: worth reading again. */
+  /** Readings that nothing believable makes come out as they were read: worth reading again. They are among the unused, unless insisted on. */
   readonly doubted: readonly number[];
+  /** How many times wider than their errors the readings lie apart: above 1 they contradict each other. */
+  readonly apart: number;
   /** Rounds until it no longer moved. */
   readonly rounds: number;
 }
@@ -97,16 +113,85 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
   );
   const model = new ReadingModel(riding, before.factors, readings);
   const first = model.at(before.middle);
-  const unused = first.logs.flatMap((each, i) => (typeof each === 'string' ? [{ reading: i, why: each }] : []));
-  const used = readings.flatMap((reading, i) => (typeof first.logs[i] === 'string' ? [] : [{ reading, i }]));
+  const impossible = first.logs.flatMap((each, i): Unused[] =>
+    typeof each === 'string' ? [{ reading: i, why: each }] : [],
+  );
+  const possible = readings.flatMap((_, i) => (typeof first.logs[i] === 'string' ? [] : [i]));
+  const doubted = possible.filter((i) => isDoubted(model, before, first, readings, i));
+  const isUsed = (i: number) => !doubted.includes(i) || readings[i]?.insisted === true;
+  const used = possible.filter(isUsed);
+  const unused = [
+    ...impossible,
+    ...doubted.filter((i) => !isUsed(i)).map((i): Unused => ({ reading: i, why: 'doubted' })),
+  ];
+  const { place, covariance, rounds } = fitted(model, before, first, readings, used);
+  const left = used.map((i) => offOf(readings, place, i) * HALF_WIDTHS_A_SIGMA);
+  const apart = used.length > 1 ? left.reduce((sum, each) => sum + each ** 2, 0) / used.length : 0;
+  const wider = Math.max(1, apart);
+  return {
+    belief: {
+      factors: before.factors,
+      middle: place.at,
+      // Never wider than before anything was read.
+      covariance:
+        wider > 1
+          ? covariance.map((row, a) => row.map((each, b) => widened(before, covariance, each, wider, a, b)))
+          : covariance,
+    },
+    unused,
+    doubted,
+    apart: Math.sqrt(apart),
+    rounds,
+  };
+}
+
+/** An entry of a covariance taken `by` times, but no further than the belief before allows for both its factors. */
+function widened(
+  before: Belief,
+  covariance: Belief['covariance'],
+  each: number,
+  by: number,
+  a: number,
+  b: number,
+): number {
+  const most = (k: number) => {
+    const [was, is] = [before.covariance[k]?.[k] ?? 0, covariance[k]?.[k] ?? 0];
+    return is > 0 ? Math.sqrt(Math.min(by, Math.max(1, was / is))) : 1;
+  };
+  return each * most(a) * most(b);
+}
+
+/** How many of its own errors a reading is off at a place. */
+function offOf(readings: readonly Reading[], place: Place, i: number): number {
+  const [reading, said] = [readings[i], place.logs[i]];
+  return reading && typeof said === 'number' ? (readOf(reading) - said) / reading.errorShare : Infinity;
+}
+
+/** Whether nothing believable makes this one, alone, come out as it was read. */
+function isDoubted(
+  model: ReadingModel,
+  before: Belief,
+  first: Place,
+  readings: readonly Reading[],
+  i: number,
+): boolean {
+  if (Math.abs(offOf(readings, first, i)) <= 1) return false;
+  return Math.abs(offOf(readings, fitted(model, before, first, readings, [i]).place, i)) > DOUBTED;
+}
+
+/** The most believed place of the factors after these of the readings, and their covariance there. */
+function fitted(
+  model: ReadingModel,
+  before: Belief,
+  first: Place,
+  readings: readonly Reading[],
+  used: readonly number[],
+): { readonly place: Place; readonly covariance: Belief['covariance']; readonly rounds: number } {
   const farness = inverseTimes(before.covariance);
   const badness = (place: Place) =>
     farness(place.at.map((x, k) => x - (before.middle[k] ?? 0))) +
-    used.reduce((sum, { reading, i }) => {
-      const each = place.logs[i];
-      return sum + (typeof each === 'number' ? ((readOf(reading) - each) / reading.errorShare) ** 2 : Infinity);
-    }, 0);
-
+    used.reduce((sum, i) => sum + offOf(readings, place, i) ** 2, 0) +
+    (stopsWhatTurned(first, place) ? Infinity : 0);
   let place = first;
   let { covariance } = before;
   let rounds = 0;
@@ -115,7 +200,9 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
     const slopes = model.slopes(place);
     const x = [...before.middle];
     const P = before.covariance.map((row) => [...row]);
-    for (const { reading, i } of used) {
+    for (const i of used) {
+      const reading = readings[i];
+      if (!reading) continue;
       const h = slopes[i] ?? [];
       const Ph = P.map((row) => dot(row, h));
       const variance = dot(h, Ph) + reading.errorShare ** 2;
@@ -130,10 +217,14 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
     place = next;
     if (moved < SETTLED) break;
   }
-  const doubted = used
-    .filter(({ reading, i }) => Math.abs(readOf(reading) - (place.logs[i] as number)) > DOUBTED * reading.errorShare)
-    .map(({ i }) => i);
-  return { belief: { factors: before.factors, middle: place.at, covariance }, unused, doubted, rounds };
+  return { place, covariance, rounds };
+}
+
+/** No reading makes a blade stand still that turned before it: it was not asked about that. */
+function stopsWhatTurned(before: Place, after: Place): boolean {
+  return before.turned.some(({ ifTurning }, blade) =>
+    ifTurning.some((each, i) => each.outcome === 'turning' && after.turned[blade]?.ifTurning[i]?.outcome !== 'turning'),
+  );
 }
 
 /** From a place towards a goal, as far as it does not make matters worse; null when it does from the start. */
@@ -176,7 +267,7 @@ function readOf(reading: Reading): number {
 interface Place {
   readonly at: readonly number[];
   readonly turned: readonly Turned[];
-  readonly logs: readonly (number | Unused['why'])[];
+  readonly logs: readonly (number | Impossible)[];
 }
 
 class ReadingModel {
@@ -221,7 +312,7 @@ class ReadingModel {
     );
   }
 
-  private logOf(reading: Reading, i: number, turned: readonly Turned[], tuned: Tuned): number | Unused['why'] {
+  private logOf(reading: Reading, i: number, turned: readonly Turned[], tuned: Tuned): number | Impossible {
     switch (reading.kind) {
       case 'rate':
       case 'spread': {
@@ -233,7 +324,8 @@ class ReadingModel {
         return Math.log(reading.kind === 'rate' ? outcome.rateHz : outcome.spreadRad);
       }
       case 'depth': {
-        const { speedMps, lineOutM } = reading;
+        const { speedMps, lineOutM, depthM } = reading;
+        if (depthM >= lineOutM) return 'deeperThanItsLine';
         const [line] = rideOf(this.riding, tuned, outcomesAt(turned, i), speedMps, [lineOutM]).lines;
         return line?.outcome === 'sinks' && line.depthM > 0 ? Math.log(line.depthM) : 'doesNotSink';
       }

@@ -63,7 +63,7 @@ describe('a body in the water', () => {
       slopeM2: 1.2e-4,
     };
     const second = { ...body, xM: 0.07, massKg: 0.002, volumeM3: 1.2e-6 };
-    const blade = { xM: 0.03, yM: 0.02, dragN: 0.06, axleRad: 0.2 };
+    const blade = { xM: 0.03, yM: 0.02, dragN: 0.06, axleRad: 0.2, towardsStream: 0.6, carriesN: 0.004 };
     for (const speedMps of [0.2, 0.6, 1.2, 2]) {
       const { pitchRad, dragN, liftN, sinkingN } = trimOf(sumsOf([body, second], RHO), [blade], RHO, speedMps);
       const [sin, cos] = [Math.sin(pitchRad), Math.cos(pitchRad)];
@@ -80,7 +80,10 @@ describe('a body in the water', () => {
         up += fy;
       }
       const [bx, by] = [blade.xM * cos + blade.yM * sin, blade.yM * cos - blade.xM * sin];
-      const [fx, fy] = [Math.cos(0.2 - pitchRad), Math.sin(0.2 - pitchRad)].map((each) => each * blade.dragN);
+      // Its axle feels the part of the stream along it; it pulls three fifths nearer to the stream, and carries a little.
+      const off = 0.2 - pitchRad;
+      const pull = blade.dragN * Math.cos(off) ** 2;
+      const [fx, fy] = [pull * Math.cos(0.4 * off), pull * Math.sin(0.4 * off) + blade.carriesN];
       turning += bx * (fy ?? 0) - by * (fx ?? 0);
       expect(turning).toBeCloseTo(0, 9);
       expect(dragN).toBeCloseTo(aft + (fx ?? 0), 12);

@@ -100,7 +100,10 @@ export function rideOf(
   const { rho, spinners: all, dragsAt, outfit } = riding;
   const { shared, sums, asideSums, arm, line, movedKg, forcePerMoment } = tuned;
   const dragsN = bladeDrags(riding, shared, outcomes, speedMps);
-  const drags = dragsAt.map(({ xM, yM, axleRad }, i): TrimDrag => ({ xM, yM, axleRad, dragN: dragsN[i] ?? 0 }));
+  const drags = dragsAt.map((place, i): TrimDrag => {
+    const { xM, yM, axleRad } = place;
+    return { xM, yM, axleRad, dragN: dragsN[i] ?? 0, ...bladePull(place, outcomes[i], shared) };
+  });
   const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
   const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
   const pull = { aftN: trim.dragN, downN: trim.sinkingN - trim.liftN };
@@ -162,7 +165,14 @@ export function rideOf(
       ? near.ride.yawRad
       : yawOf(
           asideSums,
-          dragsAt.map(({ xM, zM }, i): TrimDrag => ({ xM, yM: zM, axleRad: null, dragN: dragsN[i] ?? 0 })),
+          dragsAt.map(({ xM, zM }, i): TrimDrag => ({
+            xM,
+            yM: zM,
+            axleRad: null,
+            dragN: dragsN[i] ?? 0,
+            towardsStream: 1,
+            carriesN: 0,
+          })),
           rho,
           speedMps,
         ),
@@ -188,6 +198,22 @@ export function bladeDrags(
     if (outcome?.outcome === 'turning') return outcome.dragN;
     return 0.5 * rho * speedMps ** 2 * FLUTTER_SHARE * shared.flutter * plan;
   });
+}
+
+/** Of the angle between its axle and the stream, the share by which a turning blade pulls nearer to the stream; and how much
+ * of its own weight it carries. See docs/model.md. */
+const TOWARDS_STREAM = 0.6;
+const CARRIES = 0.65;
+
+/** Which way a blade pulls, and what it lifts: one that hangs is drawn with the stream. */
+export function bladePull(
+  { weightN }: Riding['dragsAt'][number],
+  outcome: BladeOutcome | undefined,
+  { towardsStream, carries }: Shared,
+): Pick<TrimDrag, 'towardsStream' | 'carriesN'> {
+  if (outcome?.outcome !== 'turning') return { towardsStream: 1, carriesN: 0 };
+  const towards = Math.min(1, Math.max(0, TOWARDS_STREAM + towardsStream));
+  return { towardsStream: towards, carriesN: CARRIES * carries * weightN };
 }
 
 /** Two shakes of different rates together: their mean squares add. */

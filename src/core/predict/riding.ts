@@ -39,6 +39,8 @@ interface BladePlace {
   readonly strokes: number;
   /** Of its axial force at its distance from the axle, the share that what carries it feels as it goes round. */
   readonly momentShare: number;
+  /** Weight in water of one that hangs and flaps, which as it turns it carries in part itself; 0 of any other, N. */
+  readonly weightN: number;
   /** Of a surface blade; 0 of any other. */
   readonly hand: -1 | 0 | 1;
 }
@@ -56,7 +58,8 @@ export function ridingOf(build: Build, water: Water, outfit: Outfit, state: Blad
     outfit,
     bodies,
     spinners: all,
-    dragsAt: all.map(({ station }) => {
+    dragsAt: all.map(({ station, blade, nominal }) => {
+      const spun = blade(nominal);
       const { part } = itemOf(build, station);
       const place = placeOf(layout, station);
       return {
@@ -67,6 +70,7 @@ export function ridingOf(build: Build, water: Water, outfit: Outfit, state: Blad
         plan: bladeArea(part),
         kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
         strokes: part.kind === 'deltaBlade' ? part.lobes : part.kind === 'filmBlade' ? 2 : 1,
+        weightN: spun.fixedSpreadRad === null ? spun.weightInWaterN : 0,
         momentShare: momentShare(part, axleOf(layout, station) === null),
         hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
       };
