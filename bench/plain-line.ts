@@ -19,6 +19,7 @@ export function plainDepth(line: FishingLine, pull: LinePull, setting: LineSetti
   const { waterDensityKgM3: rho, speedMps } = setting;
   const dynamic = 0.5 * rho * speedMps ** 2;
   const normal = dynamic * line.normalDrag * line.diameterM;
+  const reynolds = line.viscosityM2S === null ? 0 : (speedMps * line.diameterM) / line.viscosityM2S;
   const skin = dynamic * line.skinDrag * Math.PI * line.diameterM;
   const weight = lineWeight(line, rho);
   const solver = new Solver(3);
@@ -28,7 +29,8 @@ export function plainDepth(line: FishingLine, pull: LinePull, setting: LineSetti
     (_, [h = 0, v = 0]) => {
       const t = Math.hypot(h, v);
       const [cos, sin] = [h / t, v / t];
-      const across = normal * sin * Math.abs(sin);
+      const law = reynolds > 0 ? 1 + 10 * Math.max(1, reynolds * Math.abs(sin)) ** (-2 / 3) : 1;
+      const across = normal * sin * Math.abs(sin) * law;
       const along = skin * cos * cos;
       return [across * sin + along * cos, weight - across * cos + along * sin, sin];
     },

@@ -154,7 +154,7 @@ test('worker death: told beside the figures that still hold, and worked out agai
 }) => {
   await bench.open();
   await expect(page.locator('path.recharts-curve').first()).toBeVisible();
-  await expect(page.getByTestId('stall')).toContainText(/Stalls at 0\.\d+ to 0\.\d+ m\/s/);
+  await expect(page.getByTestId('stall')).toContainText(/Keeps turning down to 0\.\d+ m\/s/);
   const [worker] = page.workers();
   if (!worker) throw new Error('the curve comes from a worker');
   await worker.evaluate(() => self.close());

@@ -23,8 +23,8 @@ test('two blades: each has its readouts, they beat, the gap is told, and stacked
   await expect(page.getByTestId('beat')).toContainText(/Beat\s*\d+\.\d\s*a second/);
   const findings = page.getByRole('region', { name: 'Findings' });
   await expect(findings).toContainText(/Blades (reach|close to|clear of) each other/);
-  await expect(page.getByTestId('stall')).toContainText(/French blade #1\. Stalls at/);
-  await expect(page.getByTestId('stall')).toContainText(/Fluted Indiana blade #3\. Stalls at/);
+  await expect(page.getByTestId('stall')).toContainText(/French blade #1\. Keeps turning down to/);
+  await expect(page.getByTestId('stall')).toContainText(/Fluted Indiana blade #3\. Keeps turning down to/);
 
   // The aft leg of the first goes behind the fore leg of the second: interleaved.
   await bench.button('Take next part inside').click();
@@ -58,8 +58,8 @@ test('states to try: weed raises the stall and slows the blade, a crossed clevis
 }) => {
   await bench.open();
   const stall = page.getByTestId('stall');
-  await expect(stall).toContainText(/Stalls at/);
-  const low = async () => Number(/Stalls at (\d\.\d+)/.exec(await stall.innerText())?.[1]);
+  await expect(stall).toContainText(/Keeps turning down to/);
+  const low = async () => Number(/Keeps turning down to (\d\.\d+)/.exec(await stall.innerText())?.[1]);
   const [clean, rate] = [await low(), await bench.rate()];
   const spread = async () =>
     Number(
@@ -83,7 +83,7 @@ test('a film blade is threaded, turns, and starts later the further it is folded
   await bench.unit('Film blade 30').click();
   await expect(page.getByTestId('spread filmBlade-1')).toContainText('90');
   const low = async () =>
-    Number(/Film blade 30\. Stalls at (\d\.\d+)/.exec(await page.getByTestId('stall').innerText())?.[1]);
+    Number(/Film blade 30\. Keeps turning down to (\d\.\d+)/.exec(await page.getByTestId('stall').innerText())?.[1]);
   await expect.poll(low).toBeLessThan(0.14);
   const fold = page.getByRole('slider', { name: /Folded back/ });
   await fold.focus();

@@ -18,7 +18,9 @@ export function slowDepth(
     const slope = Math.atan2(downN, aftN);
     const across = speedMps * Math.sin(slope);
     const along = speedMps * Math.cos(slope);
-    const push = 0.5 * rho * line.normalDrag * line.diameterM * across * Math.abs(across) * pieceM;
+    const reynolds = line.viscosityM2S === null ? Infinity : (across * line.diameterM) / line.viscosityM2S;
+    const drag = line.normalDrag * (1 + 10 * Math.max(reynolds, 1) ** (-2 / 3));
+    const push = 0.5 * rho * drag * line.diameterM * across * Math.abs(across) * pieceM;
     const rub = 0.5 * rho * line.skinDrag * Math.PI * line.diameterM * along * Math.abs(along) * pieceM;
     const weight = (line.densityKgM3 - rho) * (Math.PI / 4) * line.diameterM ** 2 * 9.80665 * pieceM;
     // Across the line: back and up. Along it: back and down.

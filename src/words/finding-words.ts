@@ -97,8 +97,8 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'missingGuard':
       return {
         title: 'Nothing smooth behind what turns',
-        figure: `it bears on ${{ wraps: 'the wraps', thread: 'thread', lead: 'lead', tube: 'the tube' }[finding.bearsOn]}`,
-        why: 'A bead or a washer behind it turns easily and saves what it bears on.',
+        figure: `it bears on ${BEARS_ON[finding.bearsOn]}`,
+        why: 'A bead or a washer behind it turns easily and saves what it bears on. One ahead of it only keeps weed out: it takes no load and changes no friction while there is play.',
       };
     case 'tubeCover': {
       const covers = showLengthBoth(finding.coversM, system);
@@ -324,3 +324,12 @@ export function costWords(cost: Cost, build: Build, system: UnitSystem): string 
       return never(cost, 'costWords');
   }
 }
+const BEARS_ON = {
+  wraps: 'the wraps',
+  thread: 'thread',
+  lead: 'lead',
+  tube: 'the tube',
+  split: 'the split of a ring',
+  rim: 'a sharp rim',
+  knot: 'a knot',
+} as const;

@@ -44,7 +44,7 @@ const NAMES: Readonly<Record<Output, string>> = {
   yawRad: 'Turned aside',
   sidePullRad: 'Pulls aside',
   aimOffM: 'Aim to the other side by',
-  twistTurns: 'Line twist, at most',
+  twistTurns: 'Line twist',
   twistBehindSwivelTurns: 'Behind a free swivel',
   massKg: 'Mass',
   sinkingN: 'Weight in water',
@@ -78,7 +78,7 @@ const WHY: Readonly<Record<Output, string>> = {
   massKg: 'The parts as listed and the wire in it.',
   sinkingN: 'Its weight less that of the water it pushes aside.',
   sinkMps:
-    'On slack line, nose first, its blades turning as it falls. Time one fall through a known depth to make it surer.',
+    'On slack line, its heavier end first, its blades turning as it falls. Time one fall through a known depth to make it surer.',
   armHz: 'The arm as a spring with what sits on it: near the blade’s rate it shakes most.',
   surfaceMps:
     'From this speed on the line lifts it to the surface with this much out. A longer line or a heavier head holds it down. Watch once at which speed it breaks the surface to make it surer.',
@@ -126,7 +126,10 @@ export function rideFigures(shown: RideShown, outputs: readonly Output[]): RideF
   if (ride?.outcome !== 'rides') return [];
   return outputs.flatMap((output) => {
     const said = output in ride.said ? ride.said[output as RideOutput] : prediction.lure[output as LureOutput];
-    const figure = instead(output, ride, prediction.arm) ?? (said && measuredFigure(output, said, shown));
+    const isStill = NONE_WHILE_STILL.has(output) && said?.value === 0 && said.high === 0;
+    const figure =
+      (isStill ? { value: '0', unit: '', band: 'no blade turns' } : instead(output, ride, prediction.arm)) ??
+      (said && measuredFigure(output, said, shown));
     if (!figure || (said && isNone(output, said))) return [];
     return [
       {
@@ -145,6 +148,9 @@ export function rideFigures(shown: RideShown, outputs: readonly Output[]): RideF
 function isNone(output: Output, { low, high }: Said): boolean {
   return NONE_OF_SOME.has(output) && low === 0 && high === 0;
 }
+
+/** What there is none of while no blade turns. */
+const NONE_WHILE_STILL: ReadonlySet<Output> = new Set<Output>(['thumpNs', 'pulseN', 'shakeM']);
 
 const NONE_OF_SOME: ReadonlySet<Output> = new Set<Output>([
   'yawRad',
@@ -229,6 +235,7 @@ function measuredFigure(output: Output, said: Said, shown: RideShown): Shown {
   const { of, unit } = READ[output](shown);
   const { value } = said;
   const [low, high] = SIDE_NOT_TOLD.has(output) ? sizesOf(said) : [said.low, said.high];
+  if (isBound(output)) return { value: of(value), unit, band: 'at most' };
   const band = low === high ? 'no spread' : `${of(low)} to ${of(high)}`;
   return { value: of(value), unit, band: output === 'thumpNs' ? `${band}, ${besideReference(value)}` : band };
 }
@@ -236,6 +243,11 @@ function measuredFigure(output: Output, said: Said, shown: RideShown): Shown {
 /** `1.2 × a Colorado 3`: how a thump stands to that of the reference Colorado at 0.8 m/s. */
 function besideReference(thumpNs: number): string {
   return `${decimalText(thumpNs / referenceThumpNs(), 1)} × a Colorado 3`;
+}
+
+/** What is said is the most that it can be. */
+function isBound(output: Output): boolean {
+  return output === 'twistTurns' || output === 'twistBehindSwivelTurns';
 }
 
 /** Told without its side: that hangs on the hand the blade turns, or is seen on the lure. */
@@ -342,6 +354,7 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   lift: 'lift of head and body',
   lineDrag: 'drag of the line',
   armStiffness: 'stiffness of the arm',
+  carriedWater: 'water the blades carry along',
   armDamping: 'damping of the arm',
   fling: 'what is left of fling less push',
   moment: 'how far out the blade pulls',

@@ -4,6 +4,7 @@
  */
 import { lineShapes, type FishingLine, type LineSetting, type LineShape } from './towed-line';
 import { wakeDeficit } from './wake';
+import { CARRIES } from './round-the-turn';
 import type { Turning } from './spin';
 
 export interface Diver {
@@ -35,7 +36,7 @@ export function divesTo(
   const q = 0.5 * setting.waterDensityKgM3 * (setting.speedMps * met) ** 2;
   const pull = {
     aftN: q * diver.dragM2 + (ahead?.turning.dragN ?? 0),
-    downN: q * diver.diveM2 + diver.sinkingN + (ahead?.weightInWaterN ?? 0),
+    downN: q * diver.diveM2 + diver.sinkingN + (1 - CARRIES) * (ahead?.weightInWaterN ?? 0),
   };
   const [shape] = lineShapes(line, pull, setting, [lineOutM]);
   return shape ?? { outcome: 'surfaces' };

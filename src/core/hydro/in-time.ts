@@ -68,6 +68,8 @@ export interface MeanTurning {
   readonly rateHz: number;
   readonly spreadRad: number;
   readonly dragN: number;
+  /** What the water lifts the blade by, up and across the axle: the blade carries that much of its own weight. */
+  readonly liftN: number;
 }
 
 /** Means over whole turns once it has settled, the blade free to flap; null when it stops. */
@@ -82,12 +84,13 @@ export function meanInTime(
   for (let turns = 0; turns < SETTLING_TURNS; turns++) if (!motion.turn(speedMps)) return null;
   const from = { ...motion.sums };
   for (let turns = 0; turns < MEAN_TURNS; turns++) if (!motion.turn(speedMps)) return null;
-  const { timeS, spread, drag, phi } = motion.sums;
+  const { timeS, spread, drag, lift, phi } = motion.sums;
   const spanS = timeS - from.timeS;
   return {
     rateHz: (phi - from.phi) / (2 * Math.PI * spanS),
     spreadRad: (spread - from.spread) / spanS,
     dragN: (drag - from.drag) / spanS,
+    liftN: (lift - from.lift) / spanS,
   };
 }
 
@@ -99,7 +102,7 @@ function started(blade: SpinBlade, bearing: Bearing, setting: TurnSetting, speed
   const omega = 2 * Math.PI * steady.rateHz;
   const step = Math.min(LONGEST_STEP_S, 1 / (steady.rateHz * STEPS_A_TURN));
   const state = new Float64Array([Math.PI, omega, Math.max(steady.spreadRad, LEAST_SPREAD_RAD), 0]);
-  const sums = { timeS: 0, spread: 0, drag: 0, phi: Math.PI };
+  const sums = { timeS: 0, spread: 0, drag: 0, lift: 0, phi: Math.PI };
   let done = 0;
   return {
     sums,
@@ -112,6 +115,7 @@ function started(blade: SpinBlade, bearing: Bearing, setting: TurnSetting, speed
         sums.timeS += step;
         sums.spread += (state[2] as number) * step;
         sums.drag += motion.dragN * step;
+        sums.lift += motion.liftN(state[0] as number) * step;
         sums.phi = state[0] as number;
         if (!Number.isFinite(state[1] as number) || (state[1] as number) < 0) return false;
         if (sums.timeS - sinceS > STOPPED_AFTER_S) return false;
@@ -127,6 +131,8 @@ class Motion {
   torque = 0;
   friction = 0;
   dragN = 0;
+  private inwardN = 0;
+  private forwardN = 0;
   private flapMoment = 0;
   private spinInertia = 0;
   private flapInertia = 0;
@@ -170,7 +176,7 @@ class Motion {
     const rho = this.setting.waterDensityKgM3;
     const [sinBeta, cosBeta] = [Math.sin(spreadRad), Math.cos(spreadRad)];
     const { dropM } = this.bearing;
-    let [torque, normal, flapMoment, spinInertia, flapInertia] = [0, 0, 0, 0, 0];
+    let [torque, forward, normal, flapMoment, spinInertia, flapInertia] = [0, 0, 0, 0, 0, 0];
     let [coriolis, centrifugal, weightRadius, weightArm, fling] = [0, 0, 0, 0, 0];
     for (let i = 0; i < count; i++) {
       const s = armM[i] as number;
@@ -198,10 +204,13 @@ class Motion {
       const qdA = 0.5 * rho * v2 * dA;
       const force = qdA * (cn * cosPsi + ca * sinPsi);
       torque += qdA * r * (cn * sinPsi - ca * cosPsi);
+      forward += qdA * (cn * sinPsi - ca * cosPsi);
       normal += force;
       flapMoment += force * s;
     }
     this.dragN = normal * sinBeta;
+    this.inwardN = normal * cosBeta;
+    this.forwardN = forward;
     this.torque = lobes * torque;
     this.flapMoment = coefficients.flapFactor * flapMoment;
     this.spinInertia = lobes * spinInertia;
@@ -216,6 +225,11 @@ class Motion {
       friction * wireRadiusM * Math.hypot(radial, weightInWaterN) +
       faceFriction * faceRadiusM * Math.abs(lobes * normal * sinBeta) +
       steadyTorqueNm;
+  }
+
+  /** What the water lifts it by at this azimuth, from the last sums: pushed inward and forward, N. */
+  liftN(phi: number): number {
+    return this.inwardN * Math.cos(phi) + this.forwardN * Math.sin(phi);
   }
 
   /** Accelerations at (φ, φ̇, β, β̇) into `rates`: φ̈ and β̈. */

@@ -42,25 +42,26 @@ export const USUAL_OUTFIT: Outfit = {
 
 interface Stuff {
   readonly densityKgM3: number;
-  readonly normalDrag: number;
   readonly skinDrag: number;
   /** Stiffness against twist of a solid strand of it, Pa. */
   readonly shearPa: number;
 }
 
 /**
- * Densities from handbooks; drag of a thin cylinder at these speeds (Hoerner, Fluid-Dynamic Drag, ch. 3); the braid's weave
- * rubs more; shear of wet line, and of loosely laid fibres, are trade estimates.
+ * Densities from handbooks; the braid's weave rubs more; shear of wet line, and of loosely laid fibres, are trade estimates.
  */
 const STUFF: Readonly<Record<LineKind, Stuff>> = {
-  braid: { densityKgM3: 980, normalDrag: 1.2, skinDrag: 0.01, shearPa: 3e7 },
-  nylon: { densityKgM3: 1140, normalDrag: 1.2, skinDrag: 0.008, shearPa: 4e8 },
-  fluorocarbon: { densityKgM3: 1780, normalDrag: 1.2, skinDrag: 0.008, shearPa: 6e8 },
+  braid: { densityKgM3: 980, skinDrag: 0.01, shearPa: 3e7 },
+  nylon: { densityKgM3: 1140, skinDrag: 0.008, shearPa: 4e8 },
+  fluorocarbon: { densityKgM3: 1780, skinDrag: 0.008, shearPa: 6e8 },
 };
 
+/** Kinematic viscosity of fresh water at 20 °C. Handbook value. */
+const WATER_VISCOSITY_M2S = 1.0e-6;
+
 export function fishingLine({ kind, diameterM }: Outfit['line']): FishingLine {
-  const { densityKgM3, normalDrag, skinDrag } = STUFF[kind];
-  return { diameterM, densityKgM3, normalDrag, skinDrag };
+  const { densityKgM3, skinDrag } = STUFF[kind];
+  return { diameterM, densityKgM3, normalDrag: 1, viscosityM2S: WATER_VISCOSITY_M2S, skinDrag };
 }
 
 /** Torque that twists a metre of it by a radian, N·m²: G π d⁴/32 of a solid round strand. */

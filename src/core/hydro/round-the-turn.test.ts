@@ -13,7 +13,7 @@ import { stallSpeeds } from '../predict/stalls';
 import { ellipticE } from './elliptic';
 import { filmBearing, filmSpinBlade } from './film-blade';
 import { meanInTime, slowestInTime } from './in-time';
-import { meanSpin, slowestKept, type Kept } from './round-the-turn';
+import { CARRIES, meanSpin, slowestKept, type Kept } from './round-the-turn';
 import { GOOD_CLEVIS_BEARING, steadySpin, type SpinBlade } from './spin';
 import { referenceBlade, spinBlade, type MeasuredBlade } from './spin-blade';
 import { LAKE_WATER } from './water';
@@ -208,6 +208,25 @@ describe('the slowest water that keeps a blade turning', () => {
         key === 'rate' ? 'within 8 %, 3 % from 1 m/s up' : 'reported',
       );
     }
+  });
+
+  it('a turning blade carries about two thirds of its own weight, as followed in time', () => {
+    const shares = BLADE_PATTERNS.flatMap((pattern) =>
+      [0.8, 1, 1.3, 1.6].flatMap((speed) => {
+        const spun = spinBlade(referenceBlade(pattern), RHO);
+        const mean = meanInTime(spun, GOOD_CLEVIS_BEARING, LEVEL, speed);
+        return mean ? [mean.liftN / spun.weightInWaterN] : [];
+      }),
+    );
+    const [least, most] = [Math.min(...shares), Math.max(...shares)];
+    expect(least).toBeGreaterThan(0.4);
+    expect(most).toBeLessThan(0.9);
+    measured(
+      'Steady against time',
+      `Share of its own weight that a turning blade carries, all patterns, 0.8 to 1.6 m/s (${shares.length})`,
+      `${percent(least)} to ${percent(most)}`,
+      `taken as ${percent(CARRIES)}`,
+    );
   });
 
   it('on the same general ODE library the mean rate is that of the first implementation', () => {

@@ -12,7 +12,13 @@ import {
 } from './towed-line';
 
 const RHO = 998;
-const NYLON: FishingLine = { diameterM: 0.0003, densityKgM3: 1140, normalDrag: 1.2, skinDrag: 0.01 };
+const NYLON: FishingLine = {
+  diameterM: 0.0003,
+  densityKgM3: 1140,
+  normalDrag: 1.2,
+  viscosityM2S: null,
+  skinDrag: 0.01,
+};
 const WEIGHTLESS: FishingLine = { ...NYLON, densityKgM3: RHO, skinDrag: 0 };
 const AT_SURFACE: LineSetting = { waterDensityKgM3: RHO, speedMps: 0.8, tipHeightM: 0 };
 
@@ -74,7 +80,13 @@ describe('a towed line', () => {
   });
 
   it('a line of the lure’s weight a metre and no flow hangs as a catenary', () => {
-    const heavy: FishingLine = { diameterM: 0.002, densityKgM3: 8000, normalDrag: 1.2, skinDrag: 0.01 };
+    const heavy: FishingLine = {
+      diameterM: 0.002,
+      densityKgM3: 8000,
+      normalDrag: 1.2,
+      viscosityM2S: null,
+      skinDrag: 0.01,
+    };
     const still = { ...AT_SURFACE, speedMps: 0 };
     const [aftN, downN, lengthM] = [0.5, 0.2, 6];
     const w = lineWeight(heavy, RHO);
@@ -97,6 +109,7 @@ describe('a towed line', () => {
         fc.record({
           diameterM: fc.double({ min: 0.0001, max: 0.0008, noNaN: true }),
           densityKgM3: fc.double({ min: 970, max: 1700, noNaN: true }),
+          viscosityM2S: fc.constantFrom(null, 1e-6),
           normalDrag: fc.double({ min: 0.8, max: 1.6, noNaN: true }),
           skinDrag: fc.double({ min: 0, max: 0.03, noNaN: true }),
         }),

@@ -58,7 +58,10 @@ export type Finding = FindingBase &
     | { readonly code: 'crowdedClevis'; readonly insideM: number; readonly gapM: number }
     | { readonly code: 'emptyClevis' }
     /** Nothing smooth behind what turns: it bears on the wraps, on thread or on lead. */
-    | { readonly code: 'missingGuard'; readonly bearsOn: 'wraps' | 'thread' | 'lead' | 'tube' }
+    | {
+        readonly code: 'missingGuard';
+        readonly bearsOn: 'wraps' | 'thread' | 'lead' | 'tube' | 'split' | 'rim' | 'knot';
+      }
     | { readonly code: 'hollowOutward' }
     | { readonly code: 'tubeCover'; readonly coversM: number; readonly neededM: number }
     | { readonly code: 'bellWithoutSleeve'; readonly boreM: number; readonly wireM: number }

@@ -23,7 +23,10 @@ export const SHARED_SPREADS = {
   lift: 0.3,
   /** Drag of the line, across it and along it. */
   lineDrag: 0.15,
-  armStiffness: 0.12,
+  /** Stiffness of the arm, and what a head that is not still gives to it. */
+  armStiffness: 0.2,
+  /** Water that the blades carry along as their arm shakes. */
+  carriedWater: 0.5,
   armDamping: 0.3,
   /** What goes round with a blade: the small difference of two large forces. */
   fling: 0.3,
@@ -47,7 +50,7 @@ export const SHARED_SPREADS = {
   /** Lift of blade and head at the surface. */
   planing: 0.25,
   /** Drag as it falls, for the way it lies as it does. */
-  fall: 0.2,
+  fall: 0.3,
 } as const;
 export type SharedKey = keyof typeof SHARED_SPREADS;
 export const SHARED_KEYS = Object.keys(SHARED_SPREADS) as readonly SharedKey[];

@@ -27,7 +27,7 @@ const FORMULA = 0.05;
 const FLAP_SHARE = 0.35;
 
 /** @param flapping from −1, its flap held, to 1, as free as is believed */
-function between({ heldMps, freeMps, startsMps }: Extract<Kept, { outcome: 'keeps' }>, flapping: number): number {
+export function keptAt({ heldMps, freeMps, startsMps }: Extract<Kept, { outcome: 'keeps' }>, flapping: number): number {
   // A balanced blade does not flap.
   if (startsMps !== null) return heldMps;
   const half = FLAP_SHARE * Math.log(freeMps / heldMps);
@@ -42,7 +42,7 @@ export function isLikelyKept(keeping: Keeping | null): boolean {
 
 /** The slowest it most likely keeps turning at. */
 export function likelyMps(kept: Extract<Kept, { outcome: 'keeps' }>): number {
-  return between(kept, 0);
+  return keptAt(kept, 0);
 }
 
 export function keepsSaid(
@@ -60,7 +60,7 @@ export function keepsSaid(
       near,
       FOR_BAND,
     );
-    return { kept, mps: kept.outcome === 'keeps' ? between(kept, flapping) : null };
+    return { kept, mps: kept.outcome === 'keeps' ? keptAt(kept, flapping) : null };
   };
   const { kept, mps } = at(middle, null);
   if (kept.outcome !== 'keeps' || mps === null) return null;
@@ -69,7 +69,7 @@ export function keepsSaid(
     if (!isOwn && factor.key !== 'flapping') return { up: mps, down: mps };
     const to = (by: number) => {
       const place = movedBy(middle, k, by);
-      return isOwn ? (at(place, kept).mps ?? BEYOND * mps) : between(kept, sharedAt(factors, place).flapping);
+      return isOwn ? (at(place, kept).mps ?? BEYOND * mps) : keptAt(kept, sharedAt(factors, place).flapping);
     };
     return { up: to(1), down: to(-1) };
   });
@@ -80,7 +80,7 @@ export function keepsSaid(
 /** A moved factor that lets it turn at no speed makes the speed so many times more. */
 const BEYOND = 3;
 
-function rubbed(bearing: Bearing, by: number): Bearing {
+export function rubbed(bearing: Bearing, by: number): Bearing {
   return {
     ...bearing,
     friction: bearing.friction * by,

@@ -50,10 +50,13 @@ export type LineOutcome = 'sinks' | 'surfaces' | 'rises' | 'planes';
 export interface OutputForm {
   readonly scale: Scale;
   readonly floor?: number;
+  /** What is worked out is the most it can be, so that no band says nine in ten of it: from nothing to that. */
+  readonly isBound?: boolean;
 }
 const SHARE: OutputForm = { scale: 'share' };
 const STEP: OutputForm = { scale: 'step' };
 const FROM_NOTHING: OutputForm = { scale: 'step', floor: 0 };
+const AT_MOST: OutputForm = { scale: 'step', floor: 0, isBound: true };
 export const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
   thumpNs: SHARE,
   pulseN: SHARE,
@@ -66,8 +69,8 @@ export const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
   yawRad: STEP,
   sidePullRad: STEP,
   aimOffM: STEP,
-  twistTurns: FROM_NOTHING,
-  twistBehindSwivelTurns: FROM_NOTHING,
+  twistTurns: AT_MOST,
+  twistBehindSwivelTurns: AT_MOST,
 };
 export const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
   massKg: SHARE,

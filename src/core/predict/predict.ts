@@ -12,7 +12,7 @@ import type { Water } from '../hydro/water';
 import type { ArmOutcome } from '../lure/arm';
 import type { BladeState } from '../lure/bearing';
 import type { Build } from '../lure/lure';
-import { said, spreadOf, type Moved, type Said, type Scale } from './band';
+import { said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { crossingsOf, GRID_MPS, type Crossings } from './crossings';
 import { coefficientsAt, sharedAt, movedBy, type Belief, type Factor, type SharedKey } from './factors';
 import {
@@ -32,7 +32,7 @@ import { centresOf, type Centres } from './centres';
 import { outcomesAt, rideOf, type Near, type Ride } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { retuned, tunedTo, type Tuned } from './tuned';
-import { bladesSaid, spinsOf, turnAll, type BladeOutcome, type SpinPrediction, type Spins } from './spin';
+import { bladesSaid, spinsOf, turnAll, type BladeOutcome, type SpinPrediction, type Spins, type Turned } from './spin';
 
 export interface Asked {
   readonly outfit?: Outfit;
@@ -74,6 +74,7 @@ export interface Prediction {
 /** Factors that move no weight and no drag, towed or falling. */
 const NO_DRAG: ReadonlySet<SharedKey> = new Set([
   'armStiffness',
+  'carriedWater',
   'armDamping',
   'fling',
   'moment',
@@ -111,12 +112,7 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
     spin,
     rides: speedsMps.map((speedMps, i) => {
       const open = spin.blades.flatMap(({ at }, blade) => (at[i]?.outcome === 'mayStop' ? [blade] : []));
-      return rideSaid(
-        worked,
-        speedMps,
-        i,
-        open.map((blade) => otherwise(worked, speedMps, i, blade)),
-      );
+      return rideSaid(worked, speedMps, i, open);
     }),
     lure: lureSaid(worked),
     arm: riding.arm,
@@ -158,7 +154,7 @@ function lureSaid({ believed, pairs, belief }: Worked): Prediction['lure'] {
 }
 
 /** What all blades do when this one, which may stop, does what is less likely. */
-function otherwise({ riding, belief, believed }: Worked, speedMps: number, index: number, blade: number) {
+function withOneTurned({ riding, belief, believed }: Worked, speedMps: number, index: number, blade: number) {
   const { spinners, rho } = riding;
   const coefficients = spinners.map(({ nominal, station }) =>
     coefficientsAt(nominal, station, belief.factors, belief.middle),
@@ -168,32 +164,65 @@ function otherwise({ riding, belief, believed }: Worked, speedMps: number, index
   return outcomesAt(turnAll(spinners, rho, [speedMps], { coefficients, doesTurn }), 0);
 }
 
-/** @param others what the blades may do instead at this speed: the bands reach over those too */
-function rideSaid(
-  { riding, believed, pairs, belief }: Worked,
-  speedMps: number,
-  index: number,
-  others: readonly (readonly (BladeOutcome | undefined)[])[],
-): RidePrediction {
+/** What the blades do under a case, one of them doing the less likely; the wake it then leaves is as it was. */
+function flipped(turned: readonly Turned[], index: number, blade: number | null): (BladeOutcome | undefined)[] {
+  return turned.map(({ outcomes, ifTurning, localSpeedsMps }, i) => {
+    const likely = outcomes[index];
+    if (i !== blade) return likely;
+    if (likely?.outcome === 'stopped') return ifTurning[index];
+    return { outcome: 'stopped', localSpeedMps: localSpeedsMps[index] ?? 0 };
+  });
+}
+
+/** @param open blades that may stop at this speed: the bands reach over what each may do instead */
+function rideSaid(worked: Worked, speedMps: number, index: number, open: readonly number[]): RidePrediction {
+  const { riding, believed } = worked;
   const outcomes = outcomesAt(believed.turned, index);
   const trouble = troubleAt(speedMps, outcomes);
   if (trouble) return trouble;
+  const likely = bandsAt(worked, speedMps, index, outcomes, null);
+  const others = open.map(
+    (blade) => bandsAt(worked, speedMps, index, withOneTurned(worked, speedMps, index, blade), blade).said,
+  );
+  const entries = RIDE_OUTPUTS.map((key) => {
+    const own = likely.said[key];
+    if (!own) return [key, null];
+    const none: Banded = { value: 0, low: 0, high: 0 };
+    const all = [own, ...others.map((each) => each[key] ?? none)];
+    const [low, high] = [Math.min(...all.map((each) => each.low)), Math.max(...all.map((each) => each.high))];
+    return [key, RIDE_FORMS[key].isBound ? { ...own, value: high, low: 0, high } : { ...own, low, high }];
+  });
+  return {
+    outcome: 'rides',
+    line: lineOutcome(likely.now, believed),
+    lean: likely.now.lean.outcome,
+    said: Object.fromEntries(entries) as RideSaid,
+    centres: centresOf(riding, outcomes, speedMps),
+  };
+}
+
+/** All outputs with their bands, the blades doing this. */
+function bandsAt(
+  { riding, believed, pairs, belief }: Worked,
+  speedMps: number,
+  index: number,
+  outcomes: readonly (BladeOutcome | undefined)[],
+  blade: number | null,
+): { readonly now: Ride; readonly said: RideSaid } {
   const { lineOutM } = riding.outfit;
   const isShaken = riding.arm.outcome !== 'outsideModel';
   const now = rideOf(riding, believed.tuned, outcomes, speedMps, [lineOutM]);
   const values = outputsOf(now, believed, isShaken, lineOutM);
   // The coarse line of the bands is set against itself.
-  const base = rideOf(riding, believed.tuned, outcomes, speedMps, [lineOutM], null, STEPS_FOR_BAND);
+  const likely = blade === null ? outcomes : flipped(believed.turned, index, blade);
+  const base = rideOf(riding, believed.tuned, likely, speedMps, [lineOutM], null, STEPS_FOR_BAND);
   const coarse = outputsOf(base, believed, isShaken, lineOutM);
-  const near: Near = { ride: base, tuned: believed.tuned, outcomes };
+  const near: Near = { ride: base, tuned: believed.tuned, outcomes: likely };
   const coarsely = (one: Case) => {
-    const turned = one.turned === believed.turned ? outcomes : outcomesAt(one.turned, index);
+    const turned = one.turned === believed.turned ? likely : flipped(one.turned, index, blade);
     return outputsOf(rideOf(riding, one.tuned, turned, speedMps, [lineOutM], near), one, isShaken, lineOutM);
   };
   const moved = pairs.map(({ up, down }) => ({ up: coarsely(up), down: coarsely(down) }));
-  const instead = others.map((each) =>
-    outputsOf(rideOf(riding, believed.tuned, each, speedMps, [lineOutM]), believed, isShaken, lineOutM),
-  );
   const entries = RIDE_OUTPUTS.map((key) => {
     const [value, from] = [values[key], coarse[key]];
     if (value === null || from === null) return [key, null];
@@ -202,41 +231,9 @@ function rideSaid(
       down: value + (down[key] ?? from) - from,
     }));
     const { scale, floor } = RIDE_FORMS[key];
-    const alone = said(spreadOf(value, scale, changes, belief, floor), belief.factors);
-    return [
-      key,
-      reachedOver(
-        alone,
-        instead.map((each) => each[key]),
-        scale,
-        floor,
-      ),
-    ];
+    return [key, said(spreadOf(value, scale, changes, belief, floor), belief.factors)];
   });
-  return {
-    outcome: 'rides',
-    line: lineOutcome(now, believed),
-    lean: now.lean.outcome,
-    said: Object.fromEntries(entries) as RideSaid,
-    centres: centresOf(riding, outcomes, speedMps),
-  };
-}
-
-/** A band that holds other values too, each with as much to both sides as the band has. */
-function reachedOver(
-  band: Said,
-  values: readonly (number | null)[],
-  scale: Scale,
-  floor = Number.NEGATIVE_INFINITY,
-): Said {
-  let { low, high } = band;
-  for (const each of values) {
-    const other = each ?? 0;
-    const isShare = scale === 'share' && band.value > 0;
-    low = Math.min(low, Math.max(floor, isShare ? (other * band.low) / band.value : other - (band.value - band.low)));
-    high = Math.max(high, isShare ? (other * band.high) / band.value : other + (band.high - band.value));
-  }
-  return { ...band, low, high };
+  return { now, said: Object.fromEntries(entries) as RideSaid };
 }
 
 /** What a moved factor makes of an output that can then not be said: as fast as the model goes, or no fall at all. */

@@ -7,6 +7,7 @@
 import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
 import { lineTwist } from '../hydro/line-twist';
 import { lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { CARRIES } from '../hydro/round-the-turn';
 import type { Turning } from '../hydro/spin';
 import { lineShapes, STEPS_FOR_BAND, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
@@ -200,10 +201,8 @@ export function bladeDrags(
   });
 }
 
-/** Of the angle between its axle and the stream, the share by which a turning blade pulls nearer to the stream; and how much
- * of its own weight it carries. See docs/model.md. */
+/** Of the angle between its axle and the stream, the share by which a turning blade pulls nearer to the stream; see docs/model.md. */
 const TOWARDS_STREAM = 0.6;
-const CARRIES = 0.65;
 
 /** Which way a blade pulls, and what it lifts: one that hangs is drawn with the stream. */
 export function bladePull(

@@ -72,5 +72,10 @@ export function retuned(tuned: Tuned, { arm }: Riding, shared: Shared): Tuned {
 function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
   if (arm.outcome !== 'arm') return null;
   const { youngPa, tipMassKg } = arm.arm;
-  return { ...arm.arm, youngPa: youngPa * shared.armStiffness, tipMassKg: tipMassKg * shared.mass };
+  const water = arm.bladeWaterKg;
+  return {
+    ...arm.arm,
+    youngPa: youngPa * shared.armStiffness,
+    tipMassKg: (tipMassKg - water) * shared.mass + water * shared.carriedWater,
+  };
 }

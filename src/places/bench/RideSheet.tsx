@@ -155,7 +155,7 @@ function Figure({ figure }: { readonly figure: RideFigure }) {
             <span>
               <span className="measure font-semibold">{value}</span> <span className="text-sm">{unit}</span>
             </span>
-            <span className="w-40 text-right text-sm text-ink-soft">{band}</span>
+            <span className="w-40 text-right text-sm whitespace-normal text-ink-soft">{band}</span>
           </span>
         </summary>
         <div className="flex flex-col gap-1 pb-2 text-sm text-ink-soft">

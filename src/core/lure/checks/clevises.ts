@@ -1,4 +1,5 @@
 /** Room for a clevis to turn, what lies inside it, and what it bears on. */
+import type { MaterialId } from '../../parts/material';
 import type { Part } from '../../parts/part';
 import { behindOf } from '../bearing';
 import { strandIndexes, threadParts } from '../editing';
@@ -74,9 +75,26 @@ function guard(build: Build, layout: Layout, item: ItemId, spare: readonly Part[
   return [{ code: 'missingGuard', key: `missingGuard ${item}`, severity: 'caution', items: [item], bearsOn, repairs }];
 }
 
+/** Cut from tube or spun from sheet, with its edge towards the clevis: a leg or a blade's root catches on it. */
+function hasSharpRim({ kind, material }: Part): boolean {
+  return (kind === 'sleeve' || kind === 'bell' || kind === 'cap') && !SOFT_EDGED.has(material);
+}
+
+/** Tube of these is cut without a burr. */
+const SOFT_EDGED: ReadonlySet<MaterialId> = new Set<MaterialId>([
+  'plastic',
+  'polyolefin',
+  'polyester',
+  'silicone',
+  'rubber',
+]);
+
 function roughness(behind: Part | null) {
   if (behind === null) return 'wraps';
   if (behind.kind === 'dressing') return 'thread';
   if (behind.kind === 'shrinkTube') return 'tube';
+  if (behind.kind === 'splitRing') return 'split';
+  if (behind.kind === 'softWire') return 'knot';
+  if (hasSharpRim(behind)) return 'rim';
   return behind.material === 'lead' ? 'lead' : null;
 }
