@@ -59,7 +59,7 @@ export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' |
     case 'outsideModel':
       return 'Where it stops cannot be said: its measures make no sense.';
     case 'stalls': {
-      const { keepsMps, startsMps } = stall;
+      const { keepsMps, startsMps, isSelfStarting } = stall;
       const text = (mps: number) => decimalText(inUnit(mps, unit), 2);
       const chance = speedMps > 0 ? chanceOfTurning(speedMps, keepsMps) : 1;
       const now =
@@ -70,7 +70,7 @@ export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' |
             : ` At this speed it may stop: it turns ${tenthsWords(chance)}.`;
       const band = `Keeps turning down to ${text(keepsMps.value)} ${UNITS[unit].symbol} (${text(keepsMps.low)} to ${text(keepsMps.high)})`;
       if (brief) return `${band}.${now}`;
-      return `${band}; starts at ${text(startsMps)}, with a twitch.${now}`;
+      return `${band}; starts ${isSelfStarting ? 'by itself ' : ''}at ${text(startsMps)}${isSelfStarting ? '' : ', with a twitch'}.${now}`;
     }
     default:
       return never(stall, 'stallWords');

@@ -42,7 +42,7 @@ function expectWords(...texts: string[]) {
 
 describe('where a blade stalls, in words', () => {
   const keepsMps = { value: 0.45, low: 0.35, high: 0.6, leastKnown: [] };
-  const stall = { outcome: 'stalls', keepsMps, startsMps: 0.8 } as const;
+  const stall = { outcome: 'stalls', keepsMps, startsMps: 0.8, isSelfStarting: false } as const;
 
   it('says the slowest, its band, what starts it, and how the present speed stands to it', () => {
     expect(stallWords(stall, 0.8, 'mps')).toBe(
@@ -54,6 +54,7 @@ describe('where a blade stalls, in words', () => {
     expect(stallWords(stall, 0.2, 'mph', true)).toBe(
       'Keeps turning down to 1.01 mph (0.78 to 1.34). At this speed it stops.',
     );
+    expect(stallWords({ ...stall, isSelfStarting: true }, 0.8, 'mps')).toContain('starts by itself at 0.80.');
     expect(stallWords({ outcome: 'doesNotTurn' }, 0.8, 'mps')).toBe('Does not keep turning at any speed.');
     expectWords(stallWords({ outcome: 'outsideModel', quantity: 'planAreaM2', value: 0 }, 0.8, 'mps'));
   });

@@ -6,8 +6,9 @@
  * P is how much the turning blade has of speed against what gravity takes from it on the way up, a Froude number; f is what
  * friction takes beside it; M is how much of what flaps is flung. The blade keeps turning down to
  *     ln P = c₀ + c₁ ln sin β + c₂ ln cos β + c₃ ln M + c₄ f
- * with one set of constants for a flap that is held and one for a free one, and above that, with y = P over its value for the free flap, the means of rate, spread and drag are less than the steady
- * ones by the share  a (sin β)^b y^−c, each with its own a, b, c.
+ * with one set of constants for a flap that is held and one for a free one. Above that, with y = P over its value for the
+ * free flap, the means of rate, spread and drag are less than the steady ones by the share a (sin β)^b y^−c, each with its
+ * own a, b, c.
  * All constants are fitted by `npm run calibrate` to the blade followed in time (in-time.ts): over the whole catalogue and
  * the reference blades in four sizes, on a good and a weedy bearing, the held speed is met within 6 %, the free within 11 %.
  * A clevis, its rub and the water round it hold a real blade's flap somewhere between free and held: the two are the ends of
@@ -184,7 +185,8 @@ export function meanSolver(
 
 /**
  * Share of its own weight in water that a turning blade carries: on the way down it turns faster and stands wider, so that
- * the water pushes it up more than down. From the blade followed in time: 0.55 to 0.8 over the patterns from 0.8 m/s up.
+ * the water pushes it up more than down. From the blade followed in time: 0.43 to 0.72 over the patterns from 0.8 m/s up, most
+ * above 0.6.
  */
 export const CARRIES = 0.65;
 

@@ -16,6 +16,8 @@ export interface KeepsSaid {
   readonly mps: Said;
   /** Hanging, it starts at this: of a hung blade the upper edge and a twitch, m/s. */
   readonly startsMps: number;
+  /** It starts by itself: a balanced blade. */
+  readonly isSelfStarting: boolean;
 }
 
 /** A start from hanging still takes this much more than the upper edge, as a twitch. Trade estimate, m/s. */
@@ -74,7 +76,10 @@ export function keepsSaid(
     return { up: to(1), down: to(-1) };
   });
   const all = said(spreadOf(mps, 'share', moved, belief), factors);
-  return { mps: all, startsMps: kept.startsMps === null ? all.high + TWITCH_MPS : Math.max(kept.startsMps, mps) };
+  const { startsMps } = kept;
+  return startsMps === null
+    ? { mps: all, startsMps: all.high + TWITCH_MPS, isSelfStarting: false }
+    : { mps: all, startsMps: Math.max(startsMps, mps), isSelfStarting: true };
 }
 
 /** A moved factor that lets it turn at no speed makes the speed so many times more. */

@@ -15,6 +15,8 @@ export type Stall =
       readonly keepsMps: Said;
       /** Hanging, it starts at this, m/s. */
       readonly startsMps: number;
+      /** By itself; else with a twitch. */
+      readonly isSelfStarting: boolean;
     }
   | { readonly outcome: 'doesNotTurn' }
   | { readonly outcome: 'outsideModel'; readonly quantity: 'planAreaM2' | 'sheetMassKgM2'; readonly value: number };
@@ -56,8 +58,11 @@ export function stallSpeeds(
       }
       return speed;
     };
-    const { mps, startsMps } = own;
+    const { mps, startsMps, isSelfStarting } = own;
     const keepsSaid = { ...mps, value: lureSpeed(mps.value), low: lureSpeed(mps.low), high: lureSpeed(mps.high) };
-    return { station, stall: { outcome: 'stalls', keepsMps: keepsSaid, startsMps: lureSpeed(startsMps) } };
+    return {
+      station,
+      stall: { outcome: 'stalls', keepsMps: keepsSaid, startsMps: lureSpeed(startsMps), isSelfStarting },
+    };
   });
 }
