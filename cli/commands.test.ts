@@ -37,12 +37,12 @@ describe('the core for scripts', () => {
   });
 
   it('predicts at each speed, standing still at none', () => {
-    const answer = run('predict', ['demo:mirrow-drum'], { speed: '0,0.15,0.6,2.5 mph' }) as {
+    const answer = run('predict', ['demo:mirrow-drum'], { speed: '0,0.35,0.6,2.5 mph' }) as {
       at: { speed_m_s: number; outcome: string; blades: Record<string, unknown>[] }[];
     };
     expect(answer.at.map(({ speed_m_s, outcome }) => [speed_m_s, outcome])).toEqual([
       [0, 'doesNotTurn'],
-      [0.15, 'stopped'],
+      [0.35, 'stopped'],
       [0.6, 'mayStop'],
       [2.5 * 0.44704, 'turning'],
     ]);

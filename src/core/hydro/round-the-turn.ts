@@ -112,10 +112,13 @@ function keepingOf(
   waterDensityKgM3: number,
   steady: Turning,
   { held, free }: RoundTheTurn,
+  axleCos: number,
 ): (Keeping & { readonly logSin: number }) | null {
   const numbers = turnNumbers(blade, bearing, waterDensityKgM3, steady);
   if (!numbers) return null;
-  const { logP, row } = numbers;
+  const logP = numbers.logP - Math.log(axleCos);
+  const [one, logSin, logCos, logM, rub] = numbers.row;
+  const row = [one, logSin, logCos, logM, rub / axleCos] as const;
   const [heldOver, freeOver] = [logP - stopsAt(held, row), logP - stopsAt(free, row)];
   // A flap that is held never costs more than a free one.
   return { held: Math.exp(Math.max(heldOver, freeOver)), free: Math.exp(freeOver), logSin: row[1] };
@@ -146,22 +149,23 @@ export function meanSpin(
   precision = FOR_ANSWER,
   constants: RoundTheTurn = ROUND_THE_TURN,
 ): MeanOutcome[] {
-  return speedsMps.map(meanSolver(blade, bearing, waterDensityKgM3, precision, constants));
+  const at = meanSolver(blade, bearing, waterDensityKgM3, precision, constants);
+  return speedsMps.map((speedMps) => at(speedMps));
 }
 
-/** The same, a speed at a time. */
+/** The same, a speed at a time, on an axle that slopes: of its weight only the part across the axle goes round with it. */
 export function meanSolver(
   blade: SpinBlade,
   bearing: Bearing,
   waterDensityKgM3: number,
   precision = FOR_ANSWER,
   constants: RoundTheTurn = ROUND_THE_TURN,
-): (speedMps: number) => MeanOutcome {
+): (speedMps: number, axleCos?: number) => MeanOutcome {
   const steadyAt = steadySolver(blade, bearing, waterDensityKgM3, precision);
-  return (speedMps) => {
+  return (speedMps, axleCos = 1) => {
     const steady = steadyAt(speedMps);
     if (steady.outcome !== 'turning') return steady;
-    const keeping = keepingOf(blade, bearing, waterDensityKgM3, steady, constants);
+    const keeping = keepingOf(blade, bearing, waterDensityKgM3, steady, constants, axleCos);
     if (!keeping) return { ...steady, keeping: null };
     const left = ([a, b, c]: SlowedBy) =>
       Math.max(LEAST_LEFT, 1 - a * Math.exp(b * keeping.logSin) * Math.max(keeping.free, 1) ** -c);

@@ -8,7 +8,7 @@
  *     drag along                            q A_a cos²θ along the lure, taken aft; strands lie down as it goes faster
  *     force across, slender part            q S sin θ cos θ   (Munk; S twice the base)
  *     force across, blunt part              q A_s sin θ |sin θ|
- *     a turning blade                       its drag × cos²χ, χ between axle and stream, at τχ nearer to the stream than its
+ *     a turning blade                       its drag in the stream along its axle, at τχ nearer to the stream than its
  *                                           axle, and what it carries of its own weight, up; aft behind a swivel
  * The two across the lure act at right angles to it: sin θ of them aft, cos θ up. M falls through zero at the angle the
  * lure hangs at; then D = ΣF_x, L = ΣF_y without the weights, and tan γ = (W′ − L)/D is the slope of the line at the lure.
@@ -143,13 +143,11 @@ export function trimOf(
   return { pitchRad, dragN, liftN, sinkingN: sums.weightN.all };
 }
 
-/** What a blade pulls with at this pitch, aft and up, N: of a stream at an angle its axle feels the part along it. */
+/** What a blade pulls with at this pitch, aft and up, N. */
 function pullOf({ dragN, axleRad, towardsStream, carriesN }: TrimDrag, pitchRad: number): readonly [number, number] {
   if (axleRad === null) return [dragN, carriesN];
-  const off = axleRad - pitchRad;
-  const pull = dragN * Math.cos(off) ** 2;
-  const along = off * (1 - towardsStream);
-  return [pull * Math.cos(along), pull * Math.sin(along) + carriesN];
+  const along = (axleRad - pitchRad) * (1 - towardsStream);
+  return [dragN * Math.cos(along), dragN * Math.sin(along) + carriesN];
 }
 
 function balancedPitch(lowersTail: (pitchRad: number) => number, nearRad: number | null): number {

@@ -193,7 +193,8 @@ describe('blades behind a swivel', () => {
     if (slow?.outcome !== 'turning' || fast?.outcome !== 'turning' || left?.outcome !== 'turning')
       throw new Error('turns');
     expect(fast.rateHz.value).toBeGreaterThan(slow.rateHz.value * 1.8);
-    expect(left.rateHz.value).toBeCloseTo(slow.rateHz.value, 12);
+    // The two are not quite of one mass, so that their lures do not hang quite alike.
+    expect(left.rateHz.value / slow.rateHz.value).toBeCloseTo(1, 2);
   });
 });
 

@@ -11,13 +11,15 @@ import { partsOfKind } from '../parts/catalogue';
 import { HALF_WIDTHS_A_SIGMA } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { coefficientsAt, factorsOf, sharedAt } from './factors';
+import { axleCosines } from './inclined';
 import { keptAt, rubbed } from './keeping';
 import { outputsOf } from './outputs';
 import { predict } from './predict';
-import { outcomesAt, rideOf } from './ride';
+import { rideOf } from './ride';
 import { ridingOf } from './riding';
+import { againstStall } from './spin';
 import { tunedTo } from './tuned';
-import { turnAll } from './spin';
+import { outcomesAt, turnAll } from './turned';
 
 const DRAWS = 100;
 const KEYS = ['keeps', 'thumpNs', 'depthM'] as const;
@@ -33,6 +35,8 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
       const keeps = prediction.spin.blades[0]?.keeps;
       const [spinner] = riding.spinners;
       if (ride?.outcome !== 'rides' || !keeps || !spinner) throw new Error(`${id} is predicted`);
+      const speeds = [speedMps, ...GRID_MPS];
+      const axleCos = axleCosines(riding, speeds);
       const factors = factorsOf([spinner.station]);
       const normal = normals(seeded(11));
       const count = { keeps: 0, thumpNs: 0, depthM: 0 };
@@ -48,10 +52,13 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
           FOR_BAND,
         );
         const keptMps = kept.outcome === 'keeps' ? keptAt(kept, shared.flapping) : Infinity;
-        const speeds = [speedMps, ...GRID_MPS];
         const turned = turnAll(riding.spinners, riding.rho, speeds, {
           coefficients: [coefficients],
-          doesTurn: (_, speed) => (speeds[speed] ?? 0) >= keptMps,
+          axleCos,
+          doesTurn: (_, speed) => {
+            const along = axleCos[0]?.[speed] ?? 1;
+            return againstStall((speeds[speed] ?? 0) * along, along) >= keptMps;
+          },
         });
         const tuned = tunedTo(riding, shared);
         const one = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };

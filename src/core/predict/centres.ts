@@ -1,8 +1,8 @@
 /** Where mass, displaced water and drag of a lure have their middles. */
 import { strandShare } from '../hydro/trim';
-import { bladeDrags } from './ride';
+import { bladeDrags } from './blade-pull';
 import type { Riding } from './riding';
-import type { BladeOutcome } from './spin';
+import type { BladeOutcome } from './turned';
 import { AS_ESTIMATED } from './factors';
 
 /** Each m behind and above the line tie and beside the plane of the lure. */

@@ -8,11 +8,12 @@ import { axialAt, trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
-import { bladeDrags, bladePull, outcomesAt } from './ride';
+import { bladeDrags, bladePull } from './blade-pull';
+import { axleCosines } from './inclined';
 import { ridingOf, type Riding } from './riding';
 import { AS_ESTIMATED } from './factors';
 import { tunedTo, type Tuned } from './tuned';
-import { turnAll, type BladeOutcome, type Turned } from './spin';
+import { outcomesAt, turnAll, type BladeOutcome, type Turned } from './turned';
 
 /** Speeds at which the blades are looked at for this, m/s. */
 export const GRID_MPS = [0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1.1, 1.5, 2, 3, MAX_SPEED_MPS] as const;
@@ -47,8 +48,13 @@ export function crossingsOf(
     return dragsAt.map((_, blade) => onGrid.map((drags) => Math.log(Math.max(drags[blade] ?? 0, 1e-12))));
   };
   const towed = logsOf((index) => outcomesAt(turned, index));
-  // As it falls its axle stands steep, and gravity does not stop it round the turn.
-  const falling = logsOf((index) => turned.map(({ ifTurning }) => ifTurning[index]));
+  // As it falls its axle stands steep in the stream: gravity does not stop it round the turn, and all of the stream is along it.
+  const falling = logsOf((index) =>
+    turned.map(({ ifTurning, axleCos }) => {
+      const each = ifTurning[index];
+      return each?.outcome === 'turning' ? { ...each, dragN: each.dragN / (axleCos[index] ?? 1) ** 2 } : each;
+    }),
+  );
   const pulls = dragsAt.map((place, blade) =>
     GRID_MPS.map((_, i) => bladePull(place, outcomesAt(turned, from + i)[blade], shared)),
   );
@@ -99,7 +105,8 @@ export function crossingsOf(
 /** The same with every coefficient at its estimate and no bands. */
 export function nominalCrossings(build: Build, water: Water, outfit = USUAL_OUTFIT): Crossings {
   const riding = ridingOf(build, water, outfit);
-  return crossingsOf(riding, tunedTo(riding, AS_ESTIMATED), turnAll(riding.spinners, riding.rho, GRID_MPS), 0);
+  const turned = turnAll(riding.spinners, riding.rho, GRID_MPS, { axleCos: axleCosines(riding, GRID_MPS) });
+  return crossingsOf(riding, tunedTo(riding, AS_ESTIMATED), turned, 0);
 }
 
 const STILL = { towardsStream: 1, carriesN: 0 };

@@ -17,11 +17,12 @@ import {
   type RideOutput,
 } from './outputs';
 import type { Asked } from './predict';
-import { outcomesAt, rideOf } from './ride';
+import { axleCosines } from './inclined';
+import { rideOf } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { AS_ESTIMATED } from './factors';
 import { tunedTo } from './tuned';
-import { turnAll } from './spin';
+import { outcomesAt, turnAll } from './turned';
 
 export type Lever =
   | { readonly lever: 'speed' | 'lineOut' | 'lineDiameter' | 'tipHeight' | 'wireDiameter' | 'armLength' }
@@ -133,12 +134,11 @@ function point(
   states: readonly (readonly boolean[])[] | null,
 ): { readonly outputs: Map<MovedOutput, number | null>; readonly states: readonly (readonly boolean[])[] } {
   const { lineOutM } = riding.outfit;
-  const turned = turnAll(
-    riding.spinners,
-    riding.rho,
-    [speedMps, ...GRID_MPS],
-    states ? { doesTurn: (blade, speed) => states[blade]?.[speed] ?? true } : {},
-  );
+  const speeds = [speedMps, ...GRID_MPS];
+  const turned = turnAll(riding.spinners, riding.rho, speeds, {
+    axleCos: axleCosines(riding, speeds),
+    ...(states ? { doesTurn: (blade, speed) => states[blade]?.[speed] ?? true } : {}),
+  });
   const tuned = tunedTo(riding, AS_ESTIMATED);
   const one: Case = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
   const outcomes = outcomesAt(turned, 0);

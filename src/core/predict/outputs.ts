@@ -9,7 +9,7 @@ import type { Scale } from './band';
 import type { Crossings } from './crossings';
 import type { Ride } from './ride';
 import type { Tuned } from './tuned';
-import type { Turned } from './spin';
+import type { Turned } from './turned';
 
 /** What is said at each speed. */
 export const RIDE_OUTPUTS = [

@@ -29,12 +29,13 @@ import { partsOfKind } from '../parts/catalogue';
 import type { Banded } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { coefficientsAt, factorsOf, sharedAt } from './factors';
+import { axleCosines } from './inclined';
 import { LURE_OUTPUTS, outputsOf, lureOutput, RIDE_OUTPUTS, type LureOutput, type RideOutput } from './outputs';
 import { predict, type Prediction, type RidePrediction } from './predict';
-import { outcomesAt, rideOf } from './ride';
+import { rideOf } from './ride';
 import { ridingOf } from './riding';
 import { tunedTo } from './tuned';
-import { turnAll } from './spin';
+import { outcomesAt, turnAll } from './turned';
 
 const NINE_IN_TEN = 1.645;
 
@@ -96,10 +97,13 @@ describe('one door', () => {
       const factors = factorsOf(riding.spinners.map(({ station }) => station));
       const normal = normals(seeded(20_261));
       const draws = 200;
+      const speeds = [0.9, ...GRID_MPS];
+      const axleCos = axleCosines(riding, speeds);
       const inside = new Map<string, number>();
       for (let n = 0; n < draws; n++) {
         const at = factors.map(() => normal() / NINE_IN_TEN);
-        const turned = turnAll(riding.spinners, riding.rho, [0.9, ...GRID_MPS], {
+        const turned = turnAll(riding.spinners, riding.rho, speeds, {
+          axleCos,
           coefficients: riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
         });
         const tuned = tunedTo(riding, sharedAt(factors, at));

@@ -29,10 +29,11 @@ import {
   type RideOutput,
 } from './outputs';
 import { centresOf, type Centres } from './centres';
-import { outcomesAt, rideOf, type Near, type Ride } from './ride';
+import { rideOf, type Near, type Ride } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { retuned, tunedTo, type Tuned } from './tuned';
-import { bladesSaid, spinsOf, turnAll, type BladeOutcome, type SpinPrediction, type Spins, type Turned } from './spin';
+import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
+import { outcomesAt, turnAll, type BladeOutcome, type Turned } from './turned';
 
 export interface Asked {
   readonly outfit?: Outfit;
@@ -104,7 +105,7 @@ interface Worked {
 export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
   const riding = ridingOf(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
   // The speeds that crossings are looked for between stand behind those that were asked for.
-  const spins = spinsOf(riding.spinners, riding.rho, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
+  const spins = spinsOf(riding, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
   const worked = workOut(riding, spins, speedsMps.length);
   const spin = bladesSaid(build, riding.layout, speedsMps, spins);
   return {
@@ -161,7 +162,8 @@ function withOneTurned({ riding, belief, believed }: Worked, speedMps: number, i
   );
   const isLikely = (i: number) => believed.turned[i]?.outcomes[index]?.outcome !== 'stopped';
   const doesTurn = (i: number) => isLikely(i) !== (i === blade);
-  return outcomesAt(turnAll(spinners, rho, [speedMps], { coefficients, doesTurn }), 0);
+  const axleCos = believed.turned.map((each) => [each.axleCos[index] ?? 1]);
+  return outcomesAt(turnAll(spinners, rho, [speedMps], { coefficients, axleCos, doesTurn }), 0);
 }
 
 /** What the blades do under a case, one of them doing the less likely; the wake it then leaves is as it was. */

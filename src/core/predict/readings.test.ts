@@ -8,11 +8,13 @@ import type { Banded } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { coefficientsAt, factorsOf, priorBelief, sharedAt, type Factor } from './factors';
 import { predict, type Prediction } from './predict';
+import { axleCosines } from './inclined';
 import { learnFrom, readingsSchema, type Reading } from './readings';
-import { outcomesAt, rideOf } from './ride';
+import { rideOf } from './ride';
 import { ridingOf } from './riding';
 import { tunedTo } from './tuned';
-import { doesTurn, turnAll } from './spin';
+import { doesTurn } from './spin';
+import { outcomesAt, turnAll } from './turned';
 
 const NINE_IN_TEN = 1.645;
 const BLADE = itemId('blade-1');
@@ -23,7 +25,9 @@ const LURES = ['mirrow-drum', 'hovna-lantern', 'torvane-lanes', 'stolk-kettle', 
 function truthOf(slug: string, factors: readonly Factor[], at: readonly number[]) {
   const riding = ridingOf(demoLure(slug).build, LAKE_WATER, USUAL_OUTFIT);
   const speeds = [0.8, 0.7, 1.1];
-  const turned = turnAll(riding.spinners, riding.rho, [...speeds, ...GRID_MPS], {
+  const all = [...speeds, ...GRID_MPS];
+  const turned = turnAll(riding.spinners, riding.rho, all, {
+    axleCos: axleCosines(riding, all),
     coefficients: riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
   });
   const tuned = tunedTo(riding, sharedAt(factors, at));

@@ -22,10 +22,11 @@ import { itemIdSchema, type Build } from '../lure/lure';
 import { HALF_WIDTHS_A_SIGMA } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { beliefFor, coefficientsAt, movedBy, sharedAt, type Belief, type Factor } from './factors';
-import { outcomesAt, rideOf } from './ride';
+import { axleCosines } from './inclined';
+import { rideOf } from './ride';
 import { ridingOf, type Riding } from './riding';
 import { tunedTo, type Tuned } from './tuned';
-import { turnAll, type Turned } from './spin';
+import { outcomesAt, turnAll, type AxleCosines, type Turned } from './turned';
 import type { Asked } from './predict';
 
 /** Share of what was read that it may be off by, nine times in ten. */
@@ -275,6 +276,7 @@ interface Place {
 class ReadingModel {
   /** The speeds of the readings, then those a fall is worked out from. */
   private readonly speedsMps: readonly number[];
+  private readonly axleCos: AxleCosines;
 
   constructor(
     private readonly riding: Riding,
@@ -286,6 +288,7 @@ class ReadingModel {
       ...readings.map((reading) => (reading.kind === 'sink' ? 0 : reading.speedMps)),
       ...(isFallen ? GRID_MPS : []),
     ];
+    this.axleCos = axleCosines(riding, this.speedsMps);
   }
 
   /** @param turned what the blades do, where no factor of theirs has moved */
@@ -294,6 +297,7 @@ class ReadingModel {
     const spun =
       turned ??
       turnAll(spinners, rho, this.speedsMps, {
+        axleCos: this.axleCos,
         coefficients: spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, this.factors, at)),
       });
     const tuned = tunedTo(this.riding, sharedAt(this.factors, at));

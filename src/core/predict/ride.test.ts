@@ -12,11 +12,11 @@ import { layOut } from '../lure/layout';
 import type { Lure } from '../lure/lure';
 import { lureMass } from '../lure/mass';
 import { nominalCrossings } from './crossings';
-import { outcomesAt, rideOf, rides } from './ride';
+import { rideOf, rides } from './ride';
 import { ridingOf } from './riding';
 import { AS_ESTIMATED } from './factors';
 import { tunedTo } from './tuned';
-import { turnAll } from './spin';
+import { outcomesAt, turnAll } from './turned';
 import { partsOfKind } from '../parts/catalogue';
 
 const RHO = waterDensity(LAKE_WATER);
@@ -80,9 +80,9 @@ describe('a body in the water', () => {
         up += fy;
       }
       const [bx, by] = [blade.xM * cos + blade.yM * sin, blade.yM * cos - blade.xM * sin];
-      // Its axle feels the part of the stream along it; it pulls three fifths nearer to the stream, and carries a little.
+      // It pulls three fifths nearer to the stream than its axle, and carries a little.
       const off = 0.2 - pitchRad;
-      const pull = blade.dragN * Math.cos(off) ** 2;
+      const pull = blade.dragN;
       const [fx, fy] = [pull * Math.cos(0.4 * off), pull * Math.sin(0.4 * off) + blade.carriesN];
       turning += bx * (fy ?? 0) - by * (fx ?? 0);
       expect(turning).toBeCloseTo(0, 9);

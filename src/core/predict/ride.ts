@@ -7,7 +7,6 @@
 import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
 import { lineTwist } from '../hydro/line-twist';
 import { lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import { CARRIES } from '../hydro/round-the-turn';
 import type { Turning } from '../hydro/spin';
 import { lineShapes, STEPS_FOR_BAND, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
@@ -16,9 +15,11 @@ import type { Water } from '../hydro/water';
 import { SWIVEL_TORQUE_NM } from '../lure/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { DRIVEN_AT } from '../lure/spin-seats';
-import { AS_ESTIMATED, type Shared } from './factors';
+import { bladeDrags, bladePull } from './blade-pull';
+import { AS_ESTIMATED } from './factors';
 import { ridingOf, type Riding } from './riding';
-import { turnAll, type BladeOutcome, type Turned } from './spin';
+import { axleCosines } from './inclined';
+import { outcomesAt, turnAll, type BladeOutcome } from './turned';
 import { tunedTo, type Tuned } from './tuned';
 
 export interface Ride {
@@ -51,9 +52,6 @@ export interface Rides {
   readonly at: readonly Ride[];
 }
 
-/** Drag area of a blade that trails and flutters, as a share of its plan. Trade estimate. */
-const FLUTTER_SHARE = 0.25;
-
 /**
  * Rides with every coefficient at its estimate and no bands: for comparing lures and for what looks for one.
  * @param speedsMps through the water
@@ -67,7 +65,7 @@ export function rides(
   lengthsOutM: readonly number[] = [outfit.lineOutM],
 ): Rides {
   const riding = ridingOf(build, water, outfit);
-  const turned = turnAll(riding.spinners, riding.rho, speedsMps);
+  const turned = turnAll(riding.spinners, riding.rho, speedsMps, { axleCos: axleCosines(riding, speedsMps) });
   const tuned = tunedTo(riding, AS_ESTIMATED);
   return {
     massKg: tuned.massKg,
@@ -75,10 +73,6 @@ export function rides(
     armHz: tuned.arm && naturalHz(tuned.arm),
     at: speedsMps.map((speedMps, i) => rideOf(riding, tuned, outcomesAt(turned, i), speedMps, lengthsOutM)),
   };
-}
-
-export function outcomesAt(turned: readonly Turned[], index: number): (BladeOutcome | undefined)[] {
-  return turned.map(({ outcomes }) => outcomes[index]);
 }
 
 /** A ride worked out already, of nearly this lure. */
@@ -185,34 +179,6 @@ export function rideOf(
     twistTurns: twist(outfit.swivel === 'none' ? Infinity : SWIVEL_TORQUE_NM[outfit.swivel]),
     twistBehindSwivelTurns: twist(SWIVEL_TORQUE_NM.free),
   };
-}
-
-/** What each blade drags at this speed, turning or not, N. */
-export function bladeDrags(
-  { dragsAt, rho }: Riding,
-  shared: Shared,
-  outcomes: readonly (BladeOutcome | undefined)[],
-  speedMps: number,
-): number[] {
-  return dragsAt.map(({ plan }, i) => {
-    const outcome = outcomes[i];
-    if (outcome?.outcome === 'turning') return outcome.dragN;
-    return 0.5 * rho * speedMps ** 2 * FLUTTER_SHARE * shared.flutter * plan;
-  });
-}
-
-/** Of the angle between its axle and the stream, the share by which a turning blade pulls nearer to the stream; see docs/model.md. */
-const TOWARDS_STREAM = 0.6;
-
-/** Which way a blade pulls, and what it lifts: one that hangs is drawn with the stream. */
-export function bladePull(
-  { weightN }: Riding['dragsAt'][number],
-  outcome: BladeOutcome | undefined,
-  { towardsStream, carries }: Shared,
-): Pick<TrimDrag, 'towardsStream' | 'carriesN'> {
-  if (outcome?.outcome !== 'turning') return { towardsStream: 1, carriesN: 0 };
-  const towards = Math.min(1, Math.max(0, TOWARDS_STREAM + towardsStream));
-  return { towardsStream: towards, carriesN: CARRIES * carries * weightN };
 }
 
 /** Two shakes of different rates together: their mean squares add. */

@@ -45,9 +45,14 @@ interface BladePlace {
   readonly hand: -1 | 0 | 1;
 }
 
-export function ridingOf(build: Build, water: Water, outfit: Outfit, state: BladeState = 'clean'): Riding {
+export function ridingOf(
+  build: Build,
+  water: Water,
+  outfit: Outfit,
+  state: BladeState = 'clean',
+  layout: Layout = layOut(build),
+): Riding {
   const rho = waterDensity(water);
-  const layout = layOut(build);
   const tie = tieOf(layout);
   const bodies = bodiesOf(build, layout).map((body) => ({ ...body, xM: body.xM - tie.xM, yM: body.yM - tie.yM }));
   const all = spinners(build, rho, state, layout);

@@ -5,19 +5,20 @@
  * A blade has one answer at each speed. Faster than the band of the slowest speed that keeps it turning (keeping.ts) it is
  * turning; within it, it may stop, with a chance; slower it has stopped and hangs.
  */
-import type { ReferenceCoefficients } from '../hydro/spin-blade';
-import { meanSpin, type MeanOutcome, type Spinning } from '../hydro/round-the-turn';
-import { FOR_ANSWER, FOR_BAND } from '../hydro/spin';
-import { wakeDeficit } from '../hydro/wake';
-import { waterDensity, type Water } from '../hydro/water';
+import { USUAL_OUTFIT } from '../hydro/outfit';
+import type { MeanOutcome, Spinning } from '../hydro/round-the-turn';
+import { FOR_BAND } from '../hydro/spin';
+import type { Water } from '../hydro/water';
 import type { BladeState } from '../lure/bearing';
 import { layOut, type Layout } from '../lure/layout';
 import type { Build, ItemId } from '../lure/lure';
 import { stackedPairs } from '../lure/stacking';
-import { spinners, type Spinner } from '../lure/spin-seats';
 import { said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { beliefFor, BLADE_KEYS, coefficientsAt, movedBy, type Belief } from './factors';
-import { chanceOfTurning, isLikelyKept, keepsSaid, type KeepsSaid } from './keeping';
+import { axleCosines } from './inclined';
+import { chanceOfTurning, keepsSaid, type KeepsSaid } from './keeping';
+import { ridingOf, type Riding } from './riding';
+import { turnAll, type BladeOutcome, type Stopped, type Turned } from './turned';
 
 /** What a blade does when it turns, and how likely it does. */
 export interface TurningPrediction {
@@ -30,14 +31,7 @@ export interface TurningPrediction {
   readonly dragN: Said;
   readonly tipRadiusM: number;
   readonly tipSpeedRatio: number;
-  /** Speed of the water this blade meets, m/s: less than the lure's in another blade's wake. */
-  readonly localSpeedMps: number;
-}
-
-/** Too slow: it hangs, and does not turn. */
-export interface Stopped {
-  readonly outcome: 'stopped';
-  /** Of the water it meets, m/s. */
+  /** Speed of the water along its axle, m/s: less than the lure's in another blade's wake, and where the axle slopes. */
   readonly localSpeedMps: number;
 }
 
@@ -46,7 +40,7 @@ export type BladePrediction = TurningPrediction | Stopped | Exclude<MeanOutcome,
 export interface BladePredictions {
   /** The blade's item: its station on this lure. */
   readonly station: ItemId;
-  /** The slowest water that keeps it turning; null when none does, or its measures are outside the model. */
+  /** The slowest water along a level axle that keeps it turning; null when none does, or its measures are outside the model. */
   readonly keeps: KeepsSaid | null;
   /** One per asked speed, in order. */
   readonly at: readonly BladePrediction[];
@@ -65,19 +59,6 @@ export interface SpinPrediction {
   readonly blades: readonly BladePredictions[];
   /** Neighbours that turn by themselves; two on stacked clevises push each other round and have no beat. */
   readonly beats: readonly Beat[];
-}
-
-/** What a blade does: it turns, or something else has a name. */
-export type BladeOutcome = MeanOutcome | Stopped;
-
-/** One blade and what it does at each speed. */
-export interface Turned {
-  readonly spinner: Spinner;
-  readonly localSpeedsMps: readonly number[];
-  /** What it does as long as it turns, even where it is not likely to. */
-  readonly ifTurning: readonly MeanOutcome[];
-  /** What it most likely does. */
-  readonly outcomes: readonly BladeOutcome[];
 }
 
 /** All blades as believed, and with each factor of a blade moved a half width up and down. */
@@ -102,21 +83,12 @@ export function predictSpin(
   state: BladeState = 'clean',
   layout: Layout = layOut(build),
 ): SpinPrediction {
-  const density = waterDensity(water);
-  return bladesSaid(
-    build,
-    layout,
-    speedsMps,
-    spinsOf(spinners(build, density, state, layout), density, speedsMps, null),
-  );
+  const riding = ridingOf(build, water, USUAL_OUTFIT, state, layout);
+  return bladesSaid(build, layout, speedsMps, spinsOf(riding, speedsMps, null));
 }
 
-export function spinsOf(
-  all: readonly Spinner[],
-  density: number,
-  speedsMps: readonly number[],
-  learnt: Belief | null,
-): Spins {
+export function spinsOf(riding: Riding, speedsMps: readonly number[], learnt: Belief | null): Spins {
+  const { spinners: all, rho: density } = riding;
   const belief = beliefFor(
     all.map(({ station }) => station),
     learnt,
@@ -124,7 +96,8 @@ export function spinsOf(
   const coefficients = (at: readonly number[]) =>
     all.map(({ nominal, station }) => coefficientsAt(nominal, station, belief.factors, at));
   const keeps = all.map((spinner) => keepsSaid(spinner, density, belief));
-  const believed = turnAll(all, density, speedsMps, { coefficients: coefficients(belief.middle) });
+  const axleCos = axleCosines(riding, speedsMps);
+  const believed = turnAll(all, density, speedsMps, { coefficients: coefficients(belief.middle), axleCos });
   const moved = all.flatMap((_, blade) =>
     BLADE_KEYS.map((__, key) => {
       const turn = (by: number) => {
@@ -135,6 +108,7 @@ export function spinsOf(
           coefficients: coefficients(at),
           precision: FOR_BAND,
           ahead,
+          axleCos,
           doesTurn: (i, speed) => believed[i]?.outcomes[speed]?.outcome !== 'stopped',
         });
       };
@@ -144,38 +118,6 @@ export function spinsOf(
   return { belief, believed, moved, keeps };
 }
 
-export interface TurnedHow {
-  readonly coefficients?: readonly ReferenceCoefficients[];
-  readonly precision?: number;
-  /** Those that are known already. */
-  readonly ahead?: readonly Turned[];
-  /** Whether this blade turns at this of the speeds; what is most likely, unless told. */
-  readonly doesTurn?: (blade: number, speed: number) => boolean;
-}
-
-/** Each in the wake of those ahead of it, nose first. */
-export function turnAll(
-  all: readonly Spinner[],
-  density: number,
-  speedsMps: readonly number[],
-  { coefficients = all.map(({ nominal }) => nominal), precision = FOR_ANSWER, ahead = [], doesTurn }: TurnedHow = {},
-): Turned[] {
-  const turned = [...ahead];
-  for (const [i, spinner] of all.entries()) {
-    if (i < ahead.length) continue;
-    const localSpeedsMps = speedsMps.map((speed, at) => speed * passedBy(turned, spinner, at));
-    const blade = spinner.blade(coefficients[i] ?? spinner.nominal);
-    const ifTurning = meanSpin(blade, spinner.bearing, density, localSpeedsMps, precision);
-    const outcomes = ifTurning.map((outcome, at): BladeOutcome => {
-      if (outcome.outcome !== 'turning') return outcome;
-      const isTurning = doesTurn ? doesTurn(i, at) : isLikelyKept(outcome.keeping);
-      return isTurning ? outcome : { outcome: 'stopped', localSpeedMps: localSpeedsMps[at] ?? 0 };
-    });
-    turned.push({ spinner, localSpeedsMps, ifTurning, outcomes });
-  }
-  return turned;
-}
-
 /** What each blade does at these speeds with the coefficients as they stand and no spread: for weighing many parts. */
 export function nominalSpin(
   build: Build,
@@ -183,25 +125,17 @@ export function nominalSpin(
   speedsMps: readonly number[],
   layout: Layout = layOut(build),
 ): { readonly station: ItemId; readonly outcomes: readonly BladeOutcome[] }[] {
-  const density = waterDensity(water);
-  return turnAll(spinners(build, density, 'clean', layout), density, speedsMps).map(({ spinner, outcomes }) => ({
+  const riding = ridingOf(build, water, USUAL_OUTFIT, 'clean', layout);
+  const axleCos = axleCosines(riding, speedsMps);
+  return turnAll(riding.spinners, riding.rho, speedsMps, { axleCos }).map(({ spinner, outcomes }) => ({
     station: spinner.station,
     outcomes,
   }));
 }
 
-/** Share of the lure's speed that the blades ahead leave at this place. */
-export function passedBy(ahead: readonly Turned[], { placeM, meetsWakeAtM }: Spinner, index: number): number {
-  return ahead.reduce((share, { spinner: front, outcomes }) => {
-    const outcome = outcomes[index];
-    if (outcome?.outcome !== 'turning') return share;
-    return share * (1 - wakeDeficit(outcome, placeM - front.placeM, meetsWakeAtM));
-  }, 1);
-}
-
 /** What the blades are said to do at these speeds, the first of those that were spun. */
 export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly number[], spins: Spins): SpinPrediction {
-  const blades = spins.believed.map(({ spinner, ifTurning, localSpeedsMps }, blade): BladePredictions => {
+  const blades = spins.believed.map(({ spinner, ifTurning, localSpeedsMps, axleCos }, blade): BladePredictions => {
     const keeps = spins.keeps[blade] ?? null;
     return {
       station: spinner.station,
@@ -209,11 +143,12 @@ export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly num
       at: ifTurning.slice(0, speedsMps.length).map((outcome, i): BladePrediction => {
         if (outcome.outcome !== 'turning') return outcome;
         const localSpeedMps = localSpeedsMps[i] ?? 0;
-        if (!keeps || localSpeedMps < keeps.mps.low) return { outcome: 'stopped', localSpeedMps };
-        const isSure = localSpeedMps >= keeps.mps.high;
+        const stallMps = againstStall(localSpeedMps, axleCos[i]);
+        if (!keeps || stallMps < keeps.mps.low) return { outcome: 'stopped', localSpeedMps };
+        const isSure = stallMps >= keeps.mps.high;
         return {
           outcome: isSure ? 'turning' : 'mayStop',
-          chance: isSure ? 1 : chanceOfTurning(localSpeedMps, keeps.mps),
+          chance: isSure ? 1 : chanceOfTurning(stallMps, keeps.mps),
           rateHz: bladeSaid(spins, blade, i, ({ rateHz }) => rateHz),
           spreadRad: bladeSaid(spins, blade, i, ({ spreadRad }) => spreadRad),
           dragN: bladeSaid(spins, blade, i, ({ dragN }) => dragN),
@@ -225,6 +160,14 @@ export function bladesSaid(build: Build, layout: Layout, speedsMps: readonly num
     };
   });
   return { speedsMps, blades, beats: beatsOf(build, blades, layout) };
+}
+
+/**
+ * The speed along a level axle that keeps a blade turning as well as this one along its sloping axle: what keeps it goes with
+ * the square of the speed over the weight across the axle.
+ */
+export function againstStall(alongMps: number, axleCos = 1): number {
+  return alongMps / Math.sqrt(axleCos);
 }
 
 /** Whether a blade turns, for all that is known. */

@@ -1,12 +1,15 @@
 /** The slowest speed of a lure at which each of its blades keeps turning, as a band, and at which it starts. */
 import { slowestKept } from '../hydro/round-the-turn';
-import { waterDensity, type Water } from '../hydro/water';
+import { USUAL_OUTFIT } from '../hydro/outfit';
+import type { Water } from '../hydro/water';
 import type { BladeState } from '../lure/bearing';
 import type { Build, ItemId } from '../lure/lure';
-import { spinners } from '../lure/spin-seats';
 import { coefficientsAt, type Belief } from './factors';
 import type { Said } from './band';
-import { passedBy, spinsOf, turnAll } from './spin';
+import { axleCosines } from './inclined';
+import { ridingOf } from './riding';
+import { againstStall, spinsOf } from './spin';
+import { passedBy, turnAll } from './turned';
 
 export type Stall =
   | {
@@ -27,19 +30,19 @@ export interface StallPrediction {
   readonly stall: Stall;
 }
 
-/** Rounds in which the speed of the lure at which a rear blade stalls is found. */
-const WAKE_ROUNDS = 6;
+/** Rounds in which the speed of the lure is found at which a blade meets that of its stall. */
+const ROUNDS = 8;
 
-/** Of each blade, nose first. The axle is level. */
+/** Of each blade, nose first, as its lure hangs at that speed. */
 export function stallSpeeds(
   build: Build,
   water: Water,
   state: BladeState = 'clean',
   learnt: Belief | null = null,
 ): StallPrediction[] {
-  const density = waterDensity(water);
-  const all = spinners(build, density, state);
-  const { belief, keeps } = spinsOf(all, density, [], learnt);
+  const riding = ridingOf(build, water, USUAL_OUTFIT, state);
+  const { spinners: all, rho: density } = riding;
+  const { belief, keeps } = spinsOf(riding, [], learnt);
   const coefficients = all.map(({ nominal, station }) =>
     coefficientsAt(nominal, station, belief.factors, belief.middle),
   );
@@ -52,9 +55,11 @@ export function stallSpeeds(
     }
     const lureSpeed = (localMps: number) => {
       let speed = localMps;
-      for (let round = 0; round < (index === 0 ? 0 : WAKE_ROUNDS); round++) {
-        const ahead = turnAll(all.slice(0, index), density, [speed], { coefficients });
-        speed = localMps / passedBy(ahead, spinner, 0);
+      for (let round = 0; round < ROUNDS; round++) {
+        const axleCos = axleCosines(riding, [speed]);
+        const ahead = turnAll(all.slice(0, index), density, [speed], { coefficients, axleCos });
+        const along = axleCos[index]?.[0] ?? 1;
+        speed = localMps / againstStall(passedBy(ahead, spinner, 0) * along, along);
       }
       return speed;
     };
