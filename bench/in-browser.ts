@@ -328,7 +328,7 @@ async function manyLures(browser: Browser, base: string): Promise<Figure[]> {
 async function stallInWorker(browser: Browser, base: string): Promise<Figure[]> {
   const page = await openBench(browser, base);
   const told = page.getByTestId('stall');
-  await told.getByText(/Stalls at/).waitFor();
+  await told.getByText(/Keeps turning down to/).waitFor();
   const state = page.getByRole('combobox', { name: 'Try' });
   const times: number[] = [];
   for (let i = 0; i < 8; i++) {

@@ -5,8 +5,8 @@
  * 0.7, for with more a willow of reference size would stop at 0.8 m/s, where all patterns are seen to turn. With it goes
  * the 5 % that the formula itself may be off. The blade's own coefficients and the rub of its bearing move it too.
  */
-import { slowestKept, type Keeping, type Kept } from '../hydro/round-the-turn';
-import { FOR_BAND, type Bearing } from '../hydro/spin';
+import { meanSolver, slowestKept, type Keeping, type Kept } from '../hydro/round-the-turn';
+import { FOR_BAND, MAX_SPEED_MPS, type Bearing, type SpinBlade } from '../hydro/spin';
 import type { Spinner } from '../lure/spin-seats';
 import { HALF_WIDTHS_A_SIGMA, said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { coefficientsAt, movedBy, sharedAt, type Belief } from './factors';
@@ -38,8 +38,11 @@ export function keptAt({ heldMps, freeMps, startsMps }: Extract<Kept, { outcome:
 
 /** Whether a turning blade most likely keeps on, from what is left above the two speeds it stops at. */
 export function isLikelyKept(keeping: Keeping | null): boolean {
-  if (!keeping) return true;
-  return (1 - FLAP_SHARE) * Math.log(keeping.held) + FLAP_SHARE * Math.log(keeping.free) >= 0;
+  return !keeping || leftOver(keeping) >= 0;
+}
+
+function leftOver({ held, free }: Keeping): number {
+  return (1 - FLAP_SHARE) * Math.log(held) + FLAP_SHARE * Math.log(free);
 }
 
 /** The slowest it most likely keeps turning at. */
@@ -53,25 +56,24 @@ export function keepsSaid(
   belief: Belief,
 ): KeepsSaid | null {
   const { factors, middle } = belief;
-  const at = (place: readonly number[], near: { heldMps: number; freeMps: number } | null) => {
-    const { rub, flapping } = sharedAt(factors, place);
-    const kept = slowestKept(
-      blade(coefficientsAt(nominal, station, factors, place)),
-      rubbed(bearing, rub),
-      density,
-      near,
-      FOR_BAND,
-    );
-    return { kept, mps: kept.outcome === 'keeps' ? keptAt(kept, flapping) : null };
+  const at = (place: readonly number[]) => {
+    const { rub } = sharedAt(factors, place);
+    return [blade(coefficientsAt(nominal, station, factors, place)), rubbed(bearing, rub)] as const;
   };
-  const { kept, mps } = at(middle, null);
-  if (kept.outcome !== 'keeps' || mps === null) return null;
+  const { flapping } = sharedAt(factors, middle);
+  const kept = slowestKept(...at(middle), density, null, FOR_BAND);
+  if (kept.outcome !== 'keeps') return null;
+  const mps = keptAt(kept, flapping);
+  const near = movedNear(...at(middle), density, mps);
   const moved = factors.map((factor, k): Moved => {
     const isOwn = factor.of === 'blade' ? factor.station === station : factor.key === 'rub';
     if (!isOwn && factor.key !== 'flapping') return { up: mps, down: mps };
     const to = (by: number) => {
       const place = movedBy(middle, k, by);
-      return isOwn ? (at(place, kept).mps ?? BEYOND * mps) : keptAt(kept, sharedAt(factors, place).flapping);
+      if (!isOwn) return keptAt(kept, sharedAt(factors, place).flapping);
+      if (near) return near(...at(place));
+      const then = slowestKept(...at(place), density, kept, FOR_BAND);
+      return then.outcome === 'keeps' ? keptAt(then, flapping) : BEYOND * mps;
     };
     return { up: to(1), down: to(-1) };
   });
@@ -81,6 +83,39 @@ export function keepsSaid(
     ? { mps: all, startsMps: all.high + TWITCH_MPS, isSelfStarting: false }
     : { mps: all, startsMps: Math.max(startsMps, mps), isSelfStarting: true };
 }
+
+/**
+ * Where a hung blade that is nearly this one stops, by two steps along the slope that what is left above its stopping has
+ * with the speed; null where gravity does nothing to it.
+ */
+function movedNear(
+  blade: SpinBlade,
+  bearing: Bearing,
+  density: number,
+  mps: number,
+): ((moved: SpinBlade, rubbing: Bearing) => number) | null {
+  const left = (solve: ReturnType<typeof meanSolver>, speedMps: number) => {
+    const outcome = solve(Math.min(speedMps, MAX_SPEED_MPS));
+    return outcome.outcome === 'turning' && outcome.keeping ? leftOver(outcome.keeping) : null;
+  };
+  const own = meanSolver(blade, bearing, density, FOR_BAND);
+  const [at, faster] = [left(own, mps), left(own, mps * NEXT)];
+  if (at === null || faster === null || !(faster > at)) return null;
+  const slope = (faster - at) / Math.log(NEXT);
+  return (moved, rubbing) => {
+    const solve = meanSolver(moved, rubbing, density, FOR_BAND);
+    let speed = mps;
+    for (let step = 0; step < 2; step++) {
+      const over = left(solve, speed);
+      // Friction holds it here: it needs more.
+      speed *= over === null ? 1.4 : Math.exp(Math.min(0.5, Math.max(-0.5, (at - over) / slope)));
+    }
+    return Math.min(speed, BEYOND * mps);
+  };
+}
+
+/** The next speed a slope is taken to. */
+const NEXT = 1.04;
 
 /** A moved factor that lets it turn at no speed makes the speed so many times more. */
 const BEYOND = 3;

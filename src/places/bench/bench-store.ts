@@ -253,11 +253,25 @@ export function doDraft(code: string): boolean {
   return change(code, draft.edits);
 }
 
+/** A tab that is not looked at paints nothing; it goes on all the same after this long. */
+const UNSEEN_MS = 60;
+
+/** Waits until the next frame is painted. */
+function painted(): Promise<void> {
+  if (typeof requestAnimationFrame === 'undefined') return Promise.resolve();
+  return new Promise((resolve) => {
+    requestAnimationFrame(() => setTimeout(resolve, 0));
+    setTimeout(resolve, UNSEEN_MS);
+  });
+}
+
 /** Writes the waiting deeds, all that there are at once, until none is left. */
 async function write() {
   if (isWriting) return;
   isWriting = true;
   const { lures } = await openStores();
+  // First the hand sees what it did, then it is written.
+  await painted();
   while (stored && waiting.length > 0) {
     const deeds = waiting;
     const result = await lures.perform(stored, ...deeds);
