@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 45_000,
+  timeout: 90_000,
   expect: { timeout: 8_000 },
   reporter: [['list']],
   use: {

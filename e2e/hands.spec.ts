@@ -78,6 +78,8 @@ test.describe('by touch, at 390 px', () => {
 
   test('a part is tapped, swapped and moved; nothing runs off the side', async ({ bench, page }) => {
     await bench.open();
+    // Tapped once all stands in its place.
+    await expect(page.getByTestId('ride')).toContainText('Depth');
     await bench.unit(/Fluted Indiana/).tap();
     await bench.button('Swap this part').tap();
     await page.locator('[data-part="blade-colorado-k3"]').tap();

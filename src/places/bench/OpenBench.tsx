@@ -118,7 +118,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
           <div ref={stage} className="flex flex-col overflow-x-auto bg-stage contain-content">
             {/* On a narrow screen the drawing comes first. */}
             <div className="px-2 pt-1 max-sm:order-last">
-              <div className="min-h-20 max-sm:min-h-52">
+              <div className="min-h-20 max-sm:min-h-60">
                 <Boundary name="What the blades do" {...onLure}>
                   {isReady && (
                     <SpinReadouts
