@@ -5,7 +5,13 @@ import type { ArmOutcome } from '../core/lure/arm';
 import { itemOf, type Build } from '../core/lure/lure';
 import type { Factor, SharedKey } from '../core/predict/factors';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
-import { referenceThumpNs, type LineOutcome, type LureOutput, type RideOutput } from '../core/predict/outputs';
+import {
+  referenceThumpNs,
+  RIDE_FORMS,
+  type LineOutcome,
+  type LureOutput,
+  type RideOutput,
+} from '../core/predict/outputs';
 import type { Said } from '../core/predict/band';
 import type { Prediction, RidePrediction } from '../core/predict/predict';
 import type { Centre } from '../core/predict/centres';
@@ -247,7 +253,7 @@ function besideReference(thumpNs: number): string {
 
 /** What is said is the most that it can be. */
 function isBound(output: Output): boolean {
-  return output === 'twistTurns' || output === 'twistBehindSwivelTurns';
+  return output in RIDE_FORMS && RIDE_FORMS[output as RideOutput].isBound === true;
 }
 
 /** Told without its side: that hangs on the hand the blade turns, or is seen on the lure. */

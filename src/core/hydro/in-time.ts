@@ -29,7 +29,7 @@ const FRICTION_FADE = 0.3;
 const STOPPED_AFTER_S = 2;
 /** The water is slowed by this share after each turn. */
 const SLOWER_EACH_TURN = 0.005;
-/** It is slowed from this many times the speed that the quick formula gives. */
+/** It is slowed from this many times the speed it is told to stop near. */
 const SLOWED_FROM = 1.5;
 /** Turns it is given to settle, and turns a mean is taken over. */
 const SETTLING_TURNS = 16;
@@ -128,9 +128,9 @@ function started(blade: SpinBlade, bearing: Bearing, setting: TurnSetting, speed
 
 /** The two equations of motion, with the strips' sums of the last state. */
 class Motion {
-  torque = 0;
-  friction = 0;
   dragN = 0;
+  private torque = 0;
+  private friction = 0;
   private inwardN = 0;
   private forwardN = 0;
   private flapMoment = 0;
@@ -170,7 +170,7 @@ class Motion {
 
   /** Sums over the strips at this rate of turning, spread and flap rate. */
   sumInPlace(omega: number, spreadRad: number, flapRate: number): void {
-    const { strips, sheetMassKgM2, coefficients, lobes, weightInWaterN } = this.blade;
+    const { strips, sheetMassKgM2, coefficients, weightInWaterN } = this.blade;
     const { armM, areaM2, hollowM, count } = strips;
     const { sinPsi, cosPsi, inverseSlope, stallTerm } = this;
     const rho = this.setting.waterDensityKgM3;
@@ -211,19 +211,19 @@ class Motion {
     this.dragN = normal * sinBeta;
     this.inwardN = normal * cosBeta;
     this.forwardN = forward;
-    this.torque = lobes * torque;
+    this.torque = torque;
     this.flapMoment = coefficients.flapFactor * flapMoment;
-    this.spinInertia = lobes * spinInertia;
+    this.spinInertia = spinInertia;
     this.flapInertia = flapInertia;
     this.coriolis = coriolis;
     this.fling = fling;
-    this.weightRadius = lobes > 1 ? 0 : weightRadius;
+    this.weightRadius = weightRadius;
     this.weightArm = weightArm;
     const { friction, faceFriction, wireRadiusM, faceRadiusM, steadyTorqueNm } = this.bearing;
-    const radial = lobes > 1 ? 0 : centrifugal * omega * omega - normal * cosBeta;
+    const radial = centrifugal * omega * omega - normal * cosBeta;
     this.friction =
       friction * wireRadiusM * Math.hypot(radial, weightInWaterN) +
-      faceFriction * faceRadiusM * Math.abs(lobes * normal * sinBeta) +
+      faceFriction * faceRadiusM * Math.abs(normal * sinBeta) +
       steadyTorqueNm;
   }
 

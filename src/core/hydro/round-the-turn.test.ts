@@ -8,7 +8,7 @@ import { bladeStrips } from '../parts/outline';
 import { takeOff, threadParts } from '../lure/editing';
 import type { Lure } from '../lure/lure';
 import { spinners } from '../lure/spin-seats';
-import { likelyMps } from '../predict/keeping';
+import { keptAt } from '../predict/keeping';
 import { turnAll } from '../predict/turned';
 import { doesTurn, predictSpin } from '../predict/spin';
 import { stallSpeeds } from '../predict/stalls';
@@ -31,7 +31,7 @@ function kept(found: Kept) {
 const keptOf = (blade: MeasuredBlade, bearing = GOOD_CLEVIS_BEARING) =>
   kept(slowestKept(spinBlade(blade, RHO), bearing, RHO));
 
-const likely = (blade: MeasuredBlade) => likelyMps(keptOf(blade));
+const likely = (blade: MeasuredBlade) => keptAt(keptOf(blade), 0);
 
 /** The blade with every length but its thickness and hole scaled. */
 function scaled(blade: MeasuredBlade, by: number): MeasuredBlade {

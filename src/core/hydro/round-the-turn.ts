@@ -68,7 +68,7 @@ export function turnNumbers(
 ): TurnNumbers | null {
   if (blade.fixedSpreadRad !== null || blade.lobes > 1 || blade.weightInWaterN <= 0) return null;
   const { armM, areaM2, hollowM, count } = blade.strips;
-  const added = addedMassOf(blade, waterDensityKgM3);
+  const added = addedMass(blade.strips, blade.lengthM, waterDensityKgM3);
   const across = Math.sin(blade.coefficients.setAngleRad) ** 2;
   const sinBeta = Math.sin(steady.spreadRad);
   const weightNM2 = blade.weightInWaterN / blade.planAreaM2;
@@ -93,17 +93,6 @@ export function turnNumbers(
       steady.frictionTorqueNm / weight,
     ],
   };
-}
-
-/** Of each blade's strips once: they never change. */
-const ADDED = new WeakMap<SpinBlade['strips'], { readonly rho: number; readonly added: Float64Array }>();
-
-function addedMassOf({ strips, lengthM }: SpinBlade, rho: number): Float64Array {
-  const known = ADDED.get(strips);
-  if (known?.rho === rho) return known.added;
-  const added = addedMass(strips, lengthM, rho);
-  ADDED.set(strips, { rho, added });
-  return added;
 }
 
 function keepingOf(

@@ -25,6 +25,20 @@ export function bladeDrags(
 /** Of the angle between its axle and the stream, the share by which a turning blade pulls nearer to the stream; see docs/model.md. */
 const TOWARDS_STREAM = 0.6;
 
+/** How each blade pulls on the lure at its own place. */
+export function bladePulls(
+  riding: Riding,
+  shared: Shared,
+  outcomes: readonly (BladeOutcome | undefined)[],
+  speedMps: number,
+): TrimDrag[] {
+  const dragsN = bladeDrags(riding, shared, outcomes, speedMps);
+  return riding.dragsAt.map((place, i) => {
+    const { xM, yM, axleRad } = place;
+    return { xM, yM, axleRad, dragN: dragsN[i] ?? 0, ...bladePull(place, outcomes[i], shared) };
+  });
+}
+
 /** Which way a blade pulls, and what it lifts: one that hangs is drawn with the stream. */
 export function bladePull(
   { weightN }: Riding['dragsAt'][number],

@@ -11,8 +11,7 @@ import type { Build } from '../lure/lure';
 import { bladeDrags, bladePull } from './blade-pull';
 import { axleCosines } from './inclined';
 import { ridingOf, type Riding } from './riding';
-import { AS_ESTIMATED } from './factors';
-import { tunedTo, type Tuned } from './tuned';
+import { tunedAsEstimated, type Tuned } from './tuned';
 import { outcomesAt, turnAll, type BladeOutcome, type Turned } from './turned';
 
 /** Speeds at which the blades are looked at for this, m/s. */
@@ -106,7 +105,7 @@ export function crossingsOf(
 export function nominalCrossings(build: Build, water: Water, outfit = USUAL_OUTFIT): Crossings {
   const riding = ridingOf(build, water, outfit);
   const turned = turnAll(riding.spinners, riding.rho, GRID_MPS, { axleCos: axleCosines(riding, GRID_MPS) });
-  return crossingsOf(riding, tunedTo(riding, AS_ESTIMATED), turned, 0);
+  return crossingsOf(riding, tunedAsEstimated(riding), turned, 0);
 }
 
 const STILL = { towardsStream: 1, carriesN: 0 };

@@ -5,11 +5,10 @@
  * With all coefficients as estimated: what is not known of a pitch is known of a lure's ride and not of its blades.
  */
 import { FOR_BAND } from '../hydro/spin';
-import { trimOf, type TrimDrag } from '../hydro/trim';
-import { bladeDrags, bladePull } from './blade-pull';
-import { AS_ESTIMATED } from './factors';
+import { trimOf } from '../hydro/trim';
+import { bladePulls } from './blade-pull';
 import type { Riding } from './riding';
-import { tunedTo } from './tuned';
+import { tunedAsEstimated } from './tuned';
 import { outcomesAt, turnAll, type AxleCosines } from './turned';
 
 /** The stream is never told to come less along an axle: steeper, the lure hangs on its line and hardly moves. */
@@ -18,19 +17,14 @@ const ROUNDS = 2;
 
 export function axleCosines(riding: Riding, speedsMps: readonly number[]): AxleCosines {
   const { spinners, dragsAt, rho } = riding;
-  const { sums, shared } = tunedTo(riding, AS_ESTIMATED);
+  const { sums, shared } = tunedAsEstimated(riding);
   let cosines: number[][] = spinners.map(() => speedsMps.map(() => 1));
   if (dragsAt.every(({ axleRad }) => axleRad === null)) return cosines;
   for (let round = 0; round < ROUNDS; round++) {
     const turned = turnAll(spinners, rho, speedsMps, { precision: FOR_BAND, axleCos: cosines });
     const pitches = speedsMps.map((speedMps, at) => {
       if (!(speedMps > 0)) return 0;
-      const outcomes = outcomesAt(turned, at);
-      const dragsN = bladeDrags(riding, AS_ESTIMATED, outcomes, speedMps);
-      const drags = dragsAt.map((place, i): TrimDrag => {
-        const { xM, yM, axleRad } = place;
-        return { xM, yM, axleRad, dragN: dragsN[i] ?? 0, ...bladePull(place, outcomes[i], shared) };
-      });
+      const drags = bladePulls(riding, shared, outcomesAt(turned, at), speedMps);
       return trimOf(sums, drags, rho, speedMps).pitchRad;
     });
     cosines = dragsAt.map(({ axleRad }) =>

@@ -21,7 +21,7 @@ export interface KeepsSaid {
 }
 
 /** A start from hanging still takes this much more than the upper edge, as a twitch. Trade estimate, m/s. */
-export const TWITCH_MPS = 0.2;
+const TWITCH_MPS = 0.2;
 /** What the formula of the two speeds may be off, as a logarithm. */
 const FORMULA = 0.05;
 
@@ -43,11 +43,6 @@ export function isLikelyKept(keeping: Keeping | null): boolean {
 
 function leftOver({ held, free }: Keeping): number {
   return (1 - FLAP_SHARE) * Math.log(held) + FLAP_SHARE * Math.log(free);
-}
-
-/** The slowest it most likely keeps turning at. */
-export function likelyMps(kept: Extract<Kept, { outcome: 'keeps' }>): number {
-  return keptAt(kept, 0);
 }
 
 export function keepsSaid(

@@ -20,8 +20,7 @@ import type { Asked } from './predict';
 import { axleCosines } from './inclined';
 import { rideOf } from './ride';
 import { ridingOf, type Riding } from './riding';
-import { AS_ESTIMATED } from './factors';
-import { tunedTo } from './tuned';
+import { tunedAsEstimated } from './tuned';
 import { outcomesAt, turnAll } from './turned';
 
 export type Lever =
@@ -139,7 +138,7 @@ function point(
     axleCos: axleCosines(riding, speeds),
     ...(states ? { doesTurn: (blade, speed) => states[blade]?.[speed] ?? true } : {}),
   });
-  const tuned = tunedTo(riding, AS_ESTIMATED);
+  const tuned = tunedAsEstimated(riding);
   const one: Case = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
   const outcomes = outcomesAt(turned, 0);
   const ride = outputsOf(

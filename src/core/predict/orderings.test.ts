@@ -37,7 +37,7 @@ import { nominalCrossings } from './crossings';
 import { predict } from './predict';
 import { rides } from './ride';
 import { ridingOf } from './riding';
-import { likelyMps } from './keeping';
+import { keptAt } from './keeping';
 import { doesTurn, predictSpin } from './spin';
 import { stallSpeeds } from './stalls';
 
@@ -131,7 +131,7 @@ function tandem(front: string, rear: string): Lure {
 /** The slowest water it most likely keeps turning in. */
 const slowest = (kept: Kept) => {
   if (kept.outcome !== 'keeps') throw new Error('it keeps turning at some speed');
-  return likelyMps(kept);
+  return keptAt(kept, 0);
 };
 
 describe('what must come out right of spin', () => {

@@ -34,6 +34,12 @@ export type LureOutput = (typeof LURE_OUTPUTS)[number];
 
 /** Thump of a Colorado of reference size, which many makers call 3, on a good clevis at 0.8 m/s: what others are told beside. */
 export function referenceThumpNs(): number {
+  return (reference ??= workOutReference());
+}
+
+let reference: number | undefined;
+
+function workOutReference(): number {
   const [spun] = meanSpin(
     spinBlade(referenceBlade('colorado'), REFERENCE_WATER_DENSITY_KGM3),
     GOOD_CLEVIS_BEARING,

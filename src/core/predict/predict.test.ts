@@ -26,7 +26,7 @@ import { LAKE_WATER } from '../hydro/water';
 import { seatPart } from '../lure/editing';
 import type { Lure } from '../lure/lure';
 import { partsOfKind } from '../parts/catalogue';
-import type { Banded } from './band';
+import { HALF_WIDTHS_A_SIGMA, type Banded } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { coefficientsAt, factorsOf, sharedAt } from './factors';
 import { axleCosines } from './inclined';
@@ -36,8 +36,6 @@ import { rideOf } from './ride';
 import { ridingOf } from './riding';
 import { tunedTo } from './tuned';
 import { outcomesAt, turnAll } from './turned';
-
-const NINE_IN_TEN = 1.645;
 
 function ridden(prediction: Prediction, at = 0): Extract<RidePrediction, { outcome: 'rides' }> {
   const ride = prediction.rides[at];
@@ -101,7 +99,7 @@ describe('one door', () => {
       const axleCos = axleCosines(riding, speeds);
       const inside = new Map<string, number>();
       for (let n = 0; n < draws; n++) {
-        const at = factors.map(() => normal() / NINE_IN_TEN);
+        const at = factors.map(() => normal() / HALF_WIDTHS_A_SIGMA);
         const turned = turnAll(riding.spinners, riding.rho, speeds, {
           axleCos,
           coefficients: riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),

@@ -4,7 +4,7 @@ import { measured, percent } from '@/testing/measured';
 import { normals, seeded } from '@/testing/seeded';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import { LAKE_WATER } from '../hydro/water';
-import type { Banded } from './band';
+import { HALF_WIDTHS_A_SIGMA, type Banded } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { coefficientsAt, factorsOf, priorBelief, sharedAt, type Factor } from './factors';
 import { predict, type Prediction } from './predict';
@@ -16,7 +16,6 @@ import { tunedTo } from './tuned';
 import { doesTurn } from './spin';
 import { outcomesAt, turnAll } from './turned';
 
-const NINE_IN_TEN = 1.645;
 const BLADE = itemId('blade-1');
 const CASES = 200;
 const LURES = ['mirrow-drum', 'hovna-lantern', 'torvane-lanes', 'stolk-kettle', 'aalmo-link'];
@@ -86,12 +85,12 @@ describe('readings', () => {
       const truth = truthOf(
         slug,
         factors,
-        factors.map(() => normal() / NINE_IN_TEN),
+        factors.map(() => normal() / HALF_WIDTHS_A_SIGMA),
       );
       const { read, later, depthReadM, depthLaterM } = truth;
       if (!read || !later || depthReadM === null || depthLaterM === null) continue;
       cases++;
-      const off = (share: number) => Math.exp((normal() * share) / NINE_IN_TEN);
+      const off = (share: number) => Math.exp((normal() * share) / HALF_WIDTHS_A_SIGMA);
       const readings: Reading[] = [
         { kind: 'rate', station: BLADE, speedMps: 0.8, rateHz: read.rateHz * off(0.05), errorShare: 0.05 },
         { kind: 'spread', station: BLADE, speedMps: 0.8, spreadRad: read.spreadRad * off(0.08), errorShare: 0.08 },

@@ -120,26 +120,27 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
     typeof each === 'string' ? [{ reading: i, why: each }] : [],
   );
   const possible = readings.flatMap((_, i) => (typeof first.logs[i] === 'string' ? [] : [i]));
-  const doubted = possible.filter((i) => isDoubted(model, before, first, readings, i));
+  const doubted = possible.filter((i) => isDoubted(model, before, first, i));
   const isUsed = (i: number) => !doubted.includes(i) || readings[i]?.insisted === true;
   const used = possible.filter(isUsed);
   const unused = [
     ...impossible,
     ...doubted.filter((i) => !isUsed(i)).map((i): Unused => ({ reading: i, why: 'doubted' })),
   ];
-  const { place, covariance, rounds } = fitted(model, before, first, readings, used);
-  const left = used.map((i) => offOf(readings, place, i) * HALF_WIDTHS_A_SIGMA);
+  const { place, covariance, rounds } = fitted(model, before, first, used);
+  const left = used.map((i) => model.off(place, i) * HALF_WIDTHS_A_SIGMA);
   const apart = used.length > 1 ? left.reduce((sum, each) => sum + each ** 2, 0) / used.length : 0;
   const wider = (used.length > 0 ? LINEARISED : 1) * Math.max(1, apart);
+  // No factor is less known than before anything was read.
+  const grown = covariance.map((row, k) => {
+    const [was, is] = [before.covariance[k]?.[k] ?? 0, row[k] ?? 0];
+    return is > 0 ? Math.sqrt(Math.min(wider, Math.max(1, was / is))) : 1;
+  });
   return {
     belief: {
       factors: before.factors,
       middle: place.at,
-      // Never wider than before anything was read.
-      covariance:
-        wider > 1
-          ? covariance.map((row, a) => row.map((each, b) => widened(before, covariance, each, wider, a, b)))
-          : covariance,
+      covariance: covariance.map((row, a) => row.map((each, b) => each * (grown[a] ?? 1) * (grown[b] ?? 1))),
     },
     unused,
     doubted,
@@ -148,38 +149,10 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
   };
 }
 
-/** An entry of a covariance taken `by` times, but no further than the belief before allows for both its factors. */
-function widened(
-  before: Belief,
-  covariance: Belief['covariance'],
-  each: number,
-  by: number,
-  a: number,
-  b: number,
-): number {
-  const most = (k: number) => {
-    const [was, is] = [before.covariance[k]?.[k] ?? 0, covariance[k]?.[k] ?? 0];
-    return is > 0 ? Math.sqrt(Math.min(by, Math.max(1, was / is))) : 1;
-  };
-  return each * most(a) * most(b);
-}
-
-/** How many of its own errors a reading is off at a place. */
-function offOf(readings: readonly Reading[], place: Place, i: number): number {
-  const [reading, said] = [readings[i], place.logs[i]];
-  return reading && typeof said === 'number' ? (readOf(reading) - said) / reading.errorShare : Infinity;
-}
-
 /** Whether nothing believable makes this one, alone, come out as it was read. */
-function isDoubted(
-  model: ReadingModel,
-  before: Belief,
-  first: Place,
-  readings: readonly Reading[],
-  i: number,
-): boolean {
-  if (Math.abs(offOf(readings, first, i)) <= 1) return false;
-  return Math.abs(offOf(readings, fitted(model, before, first, readings, [i]).place, i)) > DOUBTED;
+function isDoubted(model: ReadingModel, before: Belief, first: Place, i: number): boolean {
+  if (Math.abs(model.off(first, i)) <= 1) return false;
+  return Math.abs(model.off(fitted(model, before, first, [i]).place, i)) > DOUBTED;
 }
 
 /** The most believed place of the factors after these of the readings, and their covariance there. */
@@ -187,13 +160,12 @@ function fitted(
   model: ReadingModel,
   before: Belief,
   first: Place,
-  readings: readonly Reading[],
   used: readonly number[],
 ): { readonly place: Place; readonly covariance: Belief['covariance']; readonly rounds: number } {
   const farness = inverseTimes(before.covariance);
   const badness = (place: Place) =>
     farness(place.at.map((x, k) => x - (before.middle[k] ?? 0))) +
-    used.reduce((sum, i) => sum + offOf(readings, place, i) ** 2, 0) +
+    used.reduce((sum, i) => sum + model.off(place, i) ** 2, 0) +
     (stopsWhatTurned(first, place) ? Infinity : 0);
   let place = first;
   let { covariance } = before;
@@ -204,7 +176,7 @@ function fitted(
     const x = [...before.middle];
     const P = before.covariance.map((row) => [...row]);
     for (const i of used) {
-      const reading = readings[i];
+      const reading = model.readings[i];
       if (!reading) continue;
       const h = slopes[i] ?? [];
       const Ph = P.map((row) => dot(row, h));
@@ -281,7 +253,7 @@ class ReadingModel {
   constructor(
     private readonly riding: Riding,
     private readonly factors: readonly Factor[],
-    private readonly readings: readonly Reading[],
+    readonly readings: readonly Reading[],
   ) {
     const isFallen = readings.some(({ kind }) => kind === 'sink');
     this.speedsMps = [
@@ -302,6 +274,12 @@ class ReadingModel {
       });
     const tuned = tunedTo(this.riding, sharedAt(this.factors, at));
     return { at, turned: spun, logs: this.readings.map((reading, i) => this.logOf(reading, i, spun, tuned)) };
+  }
+
+  /** How many of its own errors a reading is off at a place. */
+  off(place: Place, i: number): number {
+    const [reading, said] = [this.readings[i], place.logs[i]];
+    return reading && typeof said === 'number' ? (readOf(reading) - said) / reading.errorShare : Infinity;
   }
 
   /** d log/dx of each reading with each factor at this place; 0 where one side cannot be said. */

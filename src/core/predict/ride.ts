@@ -15,12 +15,11 @@ import type { Water } from '../hydro/water';
 import { SWIVEL_TORQUE_NM } from '../lure/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { DRIVEN_AT } from '../lure/spin-seats';
-import { bladeDrags, bladePull } from './blade-pull';
-import { AS_ESTIMATED } from './factors';
+import { bladePulls } from './blade-pull';
 import { ridingOf, type Riding } from './riding';
 import { axleCosines } from './inclined';
 import { outcomesAt, turnAll, type BladeOutcome } from './turned';
-import { tunedTo, type Tuned } from './tuned';
+import { tunedAsEstimated, type Tuned } from './tuned';
 
 export interface Ride {
   readonly speedMps: number;
@@ -66,7 +65,7 @@ export function rides(
 ): Rides {
   const riding = ridingOf(build, water, outfit);
   const turned = turnAll(riding.spinners, riding.rho, speedsMps, { axleCos: axleCosines(riding, speedsMps) });
-  const tuned = tunedTo(riding, AS_ESTIMATED);
+  const tuned = tunedAsEstimated(riding);
   return {
     massKg: tuned.massKg,
     sinkingN: tuned.sums.weightN.all,
@@ -94,11 +93,7 @@ export function rideOf(
 ): Ride {
   const { rho, spinners: all, dragsAt, outfit } = riding;
   const { shared, sums, asideSums, arm, line, movedKg, forcePerMoment } = tuned;
-  const dragsN = bladeDrags(riding, shared, outcomes, speedMps);
-  const drags = dragsAt.map((place, i): TrimDrag => {
-    const { xM, yM, axleRad } = place;
-    return { xM, yM, axleRad, dragN: dragsN[i] ?? 0, ...bladePull(place, outcomes[i], shared) };
-  });
+  const drags = bladePulls(riding, shared, outcomes, speedMps);
   const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
   const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
   const pull = { aftN: trim.dragN, downN: trim.sinkingN - trim.liftN };
@@ -164,7 +159,7 @@ export function rideOf(
             xM,
             yM: zM,
             axleRad: null,
-            dragN: dragsN[i] ?? 0,
+            dragN: drags[i]?.dragN ?? 0,
             towardsStream: 1,
             carriesN: 0,
           })),
@@ -172,7 +167,7 @@ export function rideOf(
           speedMps,
         ),
     sidePullRad: sidePull(
-      dragsAt.flatMap(({ hand }, i) => (hand === 0 ? [] : [{ hand, dragN: dragsN[i] ?? 0 }])),
+      dragsAt.flatMap(({ hand }, i) => (hand === 0 ? [] : [{ hand, dragN: drags[i]?.dragN ?? 0 }])),
       trim.dragN,
       ASIDE_SHARE * shared.sideways,
     ),

@@ -65,18 +65,19 @@ export function ridingOf(
     spinners: all,
     dragsAt: all.map(({ station, blade, nominal }) => {
       const spun = blade(nominal);
+      const axleRad = axleOf(layout, station);
       const { part } = itemOf(build, station);
       const place = placeOf(layout, station);
       return {
         xM: place.xM - tie.xM,
         yM: place.yM - tie.yM,
         zM: bodies.find(({ of }) => of === station)?.zM ?? 0,
-        axleRad: axleOf(layout, station),
+        axleRad,
         plan: bladeArea(part),
         kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
         strokes: part.kind === 'deltaBlade' ? part.lobes : part.kind === 'filmBlade' ? 2 : 1,
         weightN: spun.fixedSpreadRad === null ? spun.weightInWaterN : 0,
-        momentShare: momentShare(part, axleOf(layout, station) === null),
+        momentShare: momentShare(part, axleRad === null),
         hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
       };
     }),

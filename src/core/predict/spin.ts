@@ -12,6 +12,7 @@ import type { Water } from '../hydro/water';
 import type { BladeState } from '../lure/bearing';
 import { layOut, type Layout } from '../lure/layout';
 import type { Build, ItemId } from '../lure/lure';
+import type { Spinner } from '../lure/spin-seats';
 import { stackedPairs } from '../lure/stacking';
 import { said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { beliefFor, BLADE_KEYS, coefficientsAt, movedBy, type Belief } from './factors';
@@ -83,8 +84,27 @@ export function predictSpin(
   state: BladeState = 'clean',
   layout: Layout = layOut(build),
 ): SpinPrediction {
-  const riding = ridingOf(build, water, USUAL_OUTFIT, state, layout);
+  const known = LAST.get(build);
+  const riding =
+    known?.water === water && known.state === state
+      ? known.riding
+      : ridingOf(build, water, USUAL_OUTFIT, state, layout);
+  LAST.set(build, { water, state, riding });
   return bladesSaid(build, layout, speedsMps, spinsOf(riding, speedsMps, null));
+}
+
+/** A build as it was last asked about: while a retrieve is drawn faster and slower it stays as it is. */
+const LAST = new WeakMap<Build, { readonly water: Water; readonly state: BladeState; readonly riding: Riding }>();
+
+/** Where each blade stops before any reading: that does not hang on the speed either. */
+const KEEPS = new WeakMap<Spinner, KeepsSaid | null>();
+
+function keepsOf(spinner: Spinner, density: number, belief: Belief, isLearnt: boolean): KeepsSaid | null {
+  const known = isLearnt ? undefined : KEEPS.get(spinner);
+  if (known !== undefined) return known;
+  const keeps = keepsSaid(spinner, density, belief);
+  if (!isLearnt) KEEPS.set(spinner, keeps);
+  return keeps;
 }
 
 export function spinsOf(riding: Riding, speedsMps: readonly number[], learnt: Belief | null): Spins {
@@ -95,7 +115,7 @@ export function spinsOf(riding: Riding, speedsMps: readonly number[], learnt: Be
   );
   const coefficients = (at: readonly number[]) =>
     all.map(({ nominal, station }) => coefficientsAt(nominal, station, belief.factors, at));
-  const keeps = all.map((spinner) => keepsSaid(spinner, density, belief));
+  const keeps = all.map((spinner) => keepsOf(spinner, density, belief, learnt !== null));
   const axleCos = axleCosines(riding, speedsMps);
   const believed = turnAll(all, density, speedsMps, { coefficients: coefficients(belief.middle), axleCos });
   const moved = all.flatMap((_, blade) =>

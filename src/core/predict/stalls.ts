@@ -53,21 +53,21 @@ export function stallSpeeds(
       const kept = slowestKept(spinner.blade(coefficients[index] ?? spinner.nominal), spinner.bearing, density);
       return { station, stall: kept.outcome === 'outsideModel' ? kept : { outcome: 'doesNotTurn' } };
     }
-    const lureSpeed = (localMps: number) => {
-      let speed = localMps;
-      for (let round = 0; round < ROUNDS; round++) {
-        const axleCos = axleCosines(riding, [speed]);
-        const ahead = turnAll(all.slice(0, index), density, [speed], { coefficients, axleCos });
-        const along = axleCos[index]?.[0] ?? 1;
-        speed = localMps / againstStall(passedBy(ahead, spinner, 0) * along, along);
-      }
-      return speed;
-    };
     const { mps, startsMps, isSelfStarting } = own;
-    const keepsSaid = { ...mps, value: lureSpeed(mps.value), low: lureSpeed(mps.low), high: lureSpeed(mps.high) };
+    const levelMps = [mps.value, mps.low, mps.high, startsMps];
+    let speedsMps = levelMps;
+    for (let round = 0; round < ROUNDS; round++) {
+      const axleCos = axleCosines(riding, speedsMps);
+      const ahead = turnAll(all.slice(0, index), density, speedsMps, { coefficients, axleCos });
+      speedsMps = levelMps.map((level, i) => {
+        const along = axleCos[index]?.[i] ?? 1;
+        return level / againstStall(passedBy(ahead, spinner, i) * along, along);
+      });
+    }
+    const [value = 0, low = 0, high = 0, starts = 0] = speedsMps;
     return {
       station,
-      stall: { outcome: 'stalls', keepsMps: keepsSaid, startsMps: lureSpeed(startsMps), isSelfStarting },
+      stall: { outcome: 'stalls', keepsMps: { ...mps, value, low, high }, startsMps: starts, isSelfStarting },
     };
   });
 }

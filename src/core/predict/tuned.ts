@@ -4,7 +4,7 @@ import { fishingLine } from '../hydro/outfit';
 import type { FishingLine } from '../hydro/towed-line';
 import { sumsOf, type TrimSums } from '../hydro/trim';
 import type { ArmOutcome } from '../lure/arm';
-import type { Shared } from './factors';
+import { AS_ESTIMATED, type Shared } from './factors';
 import type { Riding } from './riding';
 
 /** A lure with its shared coefficients at these multiples of their estimates. */
@@ -45,6 +45,18 @@ export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): T
     line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
     ...swungBy(tuned, rho),
   };
+}
+
+/** Of each lure once: it never changes. */
+const AS_IT_IS = new WeakMap<Riding, Tuned>();
+
+/** With every shared coefficient at its estimate. */
+export function tunedAsEstimated(riding: Riding): Tuned {
+  const known = AS_IT_IS.get(riding);
+  if (known) return known;
+  const tuned = tunedTo(riding, AS_ESTIMATED);
+  AS_IT_IS.set(riding, tuned);
+  return tuned;
 }
 
 /** What is shaken lies at least this far spread out about its middle, m. */
