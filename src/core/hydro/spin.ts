@@ -150,16 +150,12 @@ class BladeLoads {
   };
   evaluations = 0;
 
-  private readonly dropM: number;
-  private readonly mostSpreadRad: number;
-
   constructor(
     private readonly blade: SpinBlade,
-    bearing: Bearing,
+    private readonly dropM: number,
+    private readonly mostSpreadRad: number,
     private readonly waterDensityKgM3: number,
   ) {
-    this.dropM = bearing.dropM;
-    this.mostSpreadRad = bearing.mostSpreadRad;
     this.slope = normalSlope(blade.lengthM, blade.planAreaM2);
     this.sinPsi = Math.sin(blade.coefficients.setAngleRad);
     this.cosPsi = Math.cos(blade.coefficients.setAngleRad);
@@ -252,7 +248,7 @@ class BladeLoads {
   }
 
   /** Slope of the excess at the last balance, for the next one near by; 0 when there is none. */
-  private lastSlope = 0;
+  lastSlope = 0;
   private followedRad = 0;
 
   private slopeAt(excess: (spreadRad: number) => number, spreadRad: number): number {
@@ -315,9 +311,8 @@ export function steadySolver(
 ): (speedMps: number) => SpinOutcome {
   if (!(blade.planAreaM2 > 0)) return () => outside('planAreaM2', blade.planAreaM2, 0);
   if (!(blade.sheetMassKgM2 >= 0)) return () => outside('sheetMassKgM2', blade.sheetMassKgM2, 0);
-  const loads = new BladeLoads(blade, bearing, waterDensityKgM3);
-  const scan = new TipRatioScan(loads, blade.reachM);
-  return (speedMps) => spinAt(loads, scan, blade, bearing, waterDensityKgM3, speedMps, precision);
+  const scan = scanOf(blade, bearing, waterDensityKgM3);
+  return (speedMps) => spinAt(scan, blade, bearing, waterDensityKgM3, speedMps, precision);
 }
 
 /** Torque of the water on a blade that stands still at this speed, and of what it rubs with, N·m. */
@@ -327,7 +322,7 @@ export function restTorques(
   waterDensityKgM3: number,
   speedMps: number,
 ): { readonly driveNm: number; readonly rubNm: number } {
-  const loads = new BladeLoads(blade, bearing, waterDensityKgM3);
+  const loads = new BladeLoads(blade, bearing.dropM, bearing.mostSpreadRad, waterDensityKgM3);
   loads.sumInPlace(blade.fixedSpreadRad ?? 0, 0);
   return {
     driveNm: loads.loads.torque * speedMps * speedMps,
@@ -342,6 +337,8 @@ function outside(quantity: 'speedMps' | 'planAreaM2' | 'sheetMassKgM2' | 'spread
 interface ScanPoint {
   readonly kappa: number;
   readonly spreadRad: number;
+  /** Of the flap's balance, for the next one near by. */
+  readonly slope: number;
   readonly loads: Loads;
 }
 
@@ -350,7 +347,7 @@ class TipRatioScan {
   private readonly points: ScanPoint[] = [];
 
   constructor(
-    private readonly loads: BladeLoads,
+    readonly loads: BladeLoads,
     private readonly reachM: number,
   ) {}
 
@@ -360,12 +357,64 @@ class TipRatioScan {
       const kappaReach = SCAN_FASTEST * SCAN_RATIO ** this.points.length;
       if (kappaReach < SCAN_SLOWEST) return null;
       const kappa = kappaReach / this.reachM;
-      const last = this.points.at(-1)?.spreadRad ?? null;
-      const spreadRad = this.loads.balanceInPlace(kappa, last, SCAN_TOLERANCE_RAD);
-      this.points.push({ kappa, spreadRad, loads: { ...this.loads.loads } });
+      const last = this.points.at(-1);
+      this.loads.lastSlope = last?.slope ?? 0;
+      const spreadRad = this.loads.balanceInPlace(kappa, last?.spreadRad ?? null, SCAN_TOLERANCE_RAD);
+      this.points.push({ kappa, spreadRad, slope: this.loads.lastSlope, loads: { ...this.loads.loads } });
     }
     return this.points[index] ?? null;
   }
+}
+
+/** A scan hangs on neither speed nor rub: it serves every lure that carries this blade on a like hanger. */
+interface KeptScan {
+  readonly blade: SpinBlade;
+  readonly dropM: number;
+  readonly mostSpreadRad: number;
+  readonly waterDensityKgM3: number;
+  readonly scan: TipRatioScan;
+}
+
+/** Of each outline cut into strips, the last asked for first. */
+const SCANS = new WeakMap<BladeStrips, KeptScan[]>();
+/** As many as a blade with each of its three coefficients moved up and down, on two hangers. */
+const KEPT_SCANS = 16;
+
+function scanOf(blade: SpinBlade, { dropM, mostSpreadRad }: Bearing, waterDensityKgM3: number): TipRatioScan {
+  const kept = SCANS.get(blade.strips) ?? [];
+  const at = kept.findIndex(
+    (each) =>
+      each.dropM === dropM &&
+      each.mostSpreadRad === mostSpreadRad &&
+      each.waterDensityKgM3 === waterDensityKgM3 &&
+      isSameBlade(each.blade, blade),
+  );
+  const known = kept[at];
+  if (known) {
+    if (at > 0) kept.unshift(...kept.splice(at, 1));
+    return known.scan;
+  }
+  const loads = new BladeLoads(blade, dropM, mostSpreadRad, waterDensityKgM3);
+  const scan = new TipRatioScan(loads, blade.reachM);
+  kept.unshift({ blade, dropM, mostSpreadRad, waterDensityKgM3, scan });
+  if (kept.length > KEPT_SCANS) kept.pop();
+  SCANS.set(blade.strips, kept);
+  return scan;
+}
+
+/** Whether the water does the same to both, of one outline. */
+function isSameBlade(a: SpinBlade, b: SpinBlade): boolean {
+  return (
+    a.coefficients.setAngleRad === b.coefficients.setAngleRad &&
+    a.coefficients.flapFactor === b.coefficients.flapFactor &&
+    a.coefficients.edgeDrag === b.coefficients.edgeDrag &&
+    a.sheetMassKgM2 === b.sheetMassKgM2 &&
+    a.lengthM === b.lengthM &&
+    a.planAreaM2 === b.planAreaM2 &&
+    a.reachM === b.reachM &&
+    a.lobes === b.lobes &&
+    a.fixedSpreadRad === b.fixedSpreadRad
+  );
 }
 
 function frictionTorque(loads: Loads, bearing: Bearing, speedMps: number, weightInWaterN: number): number {
@@ -377,7 +426,6 @@ function frictionTorque(loads: Loads, bearing: Bearing, speedMps: number, weight
 }
 
 function spinAt(
-  loads: BladeLoads,
   scan: TipRatioScan,
   blade: SpinBlade,
   bearing: Bearing,
@@ -401,7 +449,7 @@ function spinAt(
     if (!Number.isFinite(excess)) return { outcome: 'notFinite', where: 'torque' };
     if (faster && excess > 0 && fasterExcess <= 0) {
       return refine(
-        loads,
+        scan.loads,
         point,
         faster,
         excess,
@@ -436,6 +484,7 @@ function refine(
   const guess = (kappa: number) =>
     slower.spreadRad + ((faster.spreadRad - slower.spreadRad) * (kappa - slower.kappa)) / (faster.kappa - slower.kappa);
   let spreadRad = slower.spreadRad;
+  loads.lastSlope = slower.slope;
   const root = findRoot(
     (kappa) => {
       spreadRad = loads.balanceInPlace(kappa, guess(kappa), precision);

@@ -62,7 +62,7 @@ export function lineWeight({ diameterM, densityKgM3 }: FishingLine, waterDensity
 
 /** For an answer, and for the edge of a band, which is wide anyway. */
 const STEPS = 120;
-export const STEPS_FOR_BAND = 20;
+export const STEPS_FOR_BAND = 12;
 
 /**
  * How deep the lure runs with each of these lengths out, from the rod's tip to the lure.
@@ -124,7 +124,8 @@ function integrate(
     let [atH, atV] = [h, v];
     for (let stage = 0; stage < 4; stage++) {
       const t = Math.sqrt(atH * atH + atV * atV);
-      const [cos, sin] = [atH / t, atV / t];
+      const cos = atH / t;
+      const sin = atV / t;
       const law = reynolds > 0 ? cylinderDrag(reynolds * Math.abs(sin)) : 1;
       const across = normal * sin * Math.abs(sin) * law;
       const along = skin * cos * cos;
@@ -142,7 +143,9 @@ function integrate(
     v = Math.max(0, v + (step * sumV) / 6);
     z += (step * sumZ) / 6;
     last = i + 1;
-    [forwardN[last], upN[last], gainM[last]] = [h, v, z];
+    forwardN[last] = h;
+    upN[last] = v;
+    gainM[last] = z;
   }
   return { lengthM, steps, last, forwardN, upN, gainM };
 }

@@ -60,11 +60,11 @@ export function spreadOf(
   });
   const { covariance } = belief;
   let variance = 0;
-  slope.forEach((m, i) => {
-    const row = covariance[i];
-    if (m === 0 || !row) return;
-    for (let j = 0; j < slope.length; j++) variance += m * (slope[j] ?? 0) * (row[j] ?? 0);
-  });
+  for (let i = 0; i < slope.length; i++) {
+    const [m, row] = [slope[i] as number, covariance[i]];
+    if (m === 0 || !row) continue;
+    for (let j = 0; j < slope.length; j++) if (slope[j] !== 0) variance += m * (slope[j] as number) * (row[j] ?? 0);
+  }
   const kept = squares > 0 ? Math.sqrt(Math.max(0, variance) / squares) : 1;
   const [upPrior, downPrior] = [Math.sqrt(upSquares), Math.sqrt(downSquares)];
   const [up, down] = [upPrior * kept, downPrior * kept];
