@@ -1,7 +1,8 @@
 /** The user's own measured parts. Lures hold their parts themselves, so nothing here is ever needed to open one. */
 import { liveQuery } from 'dexie';
 import { CATALOGUE } from '../core/parts/catalogue';
-import { partIdSchema, partSchema, type Part } from '../core/parts/part';
+import { partSchema, type Part } from '../core/parts/part';
+import { partIdSchema } from '../core/parts/kinds/common';
 import { MOST_PARTS, PARTS_FILE_MAX_BYTES } from '../core/parts/parts-file';
 import type { MazurkaDatabase } from './database';
 import { StorageError } from './failure';

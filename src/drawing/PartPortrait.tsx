@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { Part } from '@/core/parts/part';
 import { PaintDefs, Shapes } from './Shapes';
-import { portrait } from './portrait';
+import { portrait } from './drawn-kinds';
 
 export interface PartPortraitProps {
   readonly part: Part;

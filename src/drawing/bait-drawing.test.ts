@@ -4,7 +4,7 @@ import { bentAt, demoLure, edited, itemId, on, part, plainBait, plainBuzz } from
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart } from '../core/lure/editing';
 import { layOut } from '../core/lure/layout';
-import type { ItemState } from '../core/lure/item-state';
+import type { ItemState } from '../core/parts/part';
 import type { Lure } from '../core/lure/lure';
 import { pointOn } from '../core/lure/wire-path';
 import { partsOfKind } from '../core/parts/catalogue';

@@ -1,7 +1,8 @@
 /** Heads, swivels, bodies on wire, keepers and skirt locks as shapes, in millimetres, front at x = 0 and the axis at y = 0. */
 import { headProfile } from '../core/parts/head-form';
-import { radiusProfile } from '../core/parts/profile';
-import type { Head, PartOf } from '../core/parts/part';
+import { radiusProfile } from '../core/parts/bored';
+import type { PartOf } from '../core/parts/part';
+import type { Head } from '../core/parts/kinds/head';
 import { darker, lighter } from './colour';
 import { paintOf } from './paint';
 import { OUTLINE_MM } from './part-shapes';

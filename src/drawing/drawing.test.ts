@@ -14,7 +14,7 @@ import { bladeMesh, lobeOfBlade, poseBlade, type BladePose } from './blade-mesh'
 import { mix } from './colour';
 import { drawElevation } from './drawn-things';
 import { paintOf } from './paint';
-import { portrait } from './portrait';
+import { portrait } from './drawn-kinds';
 import type { Shape } from './shape';
 import { curve, polygon, scatter } from './path';
 import { motionsOf } from './motion';

@@ -1,21 +1,15 @@
 /** The side elevation of a build as shapes: everything but the turning blades and their clevises, which move. */
 import { eyeLengthM } from '../core/parts/hook-form';
-import { isBored } from '../core/parts/profile';
+import { isBored } from '../core/parts/bored';
 import type { Layout } from '../core/lure/layout';
-import type { Line, PlacedEnd, PlacedEntry, PlacedOff } from '../core/lure/placed';
-import { stateOf } from '../core/lure/item-state';
-import { childrenOf, wireEnd, type Build, type End, type Item, type ItemId } from '../core/lure/lure';
-import { outsideRadius } from '../core/lure/outside-radius';
-import { skirtForm } from '../core/lure/skirt-form';
+import type { Line, PlacedEnd, PlacedEntry, PlacedOff, Span } from '../core/lure/placed';
+import { childrenOf, wireEnd, type Build, type End, type Holder, type Item, type ItemId } from '../core/lure/lure';
 import { spinSeats } from '../core/lure/spin-seats';
 import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
+import { drawnKind, type Depth, type Piece } from './drawn-kinds';
 import { paintOf } from './paint';
-import { faceOnShapes } from './blade-mesh';
-import { bodyShapes, headShapes, keeperShapes, lockShapes, swivelShapes } from './bait-shapes';
 import { bentEndShapes, leadPaths, wireStrokes } from './bent-wire';
-import { boredShapes, dressingShapes, hookShapes, ringShapes } from './part-shapes';
-import { skirtShapes, trailerShapes } from './soft-shapes';
 import type { Shape } from './shape';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
@@ -51,76 +45,70 @@ export function linePose(layout: Layout, line: Line): PagePose {
 
 const MM = 1000;
 
-/** A part's shapes stay the same while it does, so that a change elsewhere redraws nothing of it. */
-const known = new WeakMap<Part, { readonly plain: Shape[]; readonly flipped: Shape[] }>();
+/** Shapes of a part both ways round: they stay the same while it does, so that a change elsewhere redraws nothing of it. */
+const byPart = new WeakMap<Part, Map<boolean, Shape[]>>();
+/** Of what is drawn in its state, with what it holds and what holds it. */
+const byPiece = new WeakMap<Item, { readonly piece: Piece; readonly shapes: Shape[] }>();
 
-function shapesOf({ part, flipped }: Item): Shape[] {
-  let both = known.get(part);
-  if (!both) {
-    both = {
-      plain: partShapes(part, false),
-      flipped: isBored(part) ? partShapes(part, true) : partShapes(part, false),
-    };
-    known.set(part, both);
+function shapesOf(piece: Piece): Shape[] {
+  const { item } = piece;
+  const { part, flipped } = item;
+  const { follows, shapes } = drawnKind(part);
+  if (follows === 'part') {
+    const known = byPart.get(part) ?? new Map<boolean, Shape[]>();
+    byPart.set(part, known);
+    const drawn = known.get(flipped) ?? shapes(part, piece);
+    known.set(flipped, drawn);
+    return drawn;
   }
-  return flipped ? both.flipped : both.plain;
+  const last = byPiece.get(item);
+  if (last && isSamePiece(last.piece, piece)) return last.shapes;
+  const drawn = shapes(part, piece);
+  byPiece.set(item, { piece, shapes: drawn });
+  return drawn;
 }
 
-function partShapes(part: Part, flipped: boolean): Shape[] {
-  switch (part.kind) {
-    case 'splitRing':
-      return ringShapes(part);
-    case 'hook':
-      return hookShapes(part);
-    case 'dressing':
-      return dressingShapes(part);
-    case 'blade':
-      return faceOnShapes(part);
-    case 'head':
-      return headShapes(part);
-    case 'swivel':
-      return swivelShapes(part);
-    case 'body':
-      return bodyShapes(part);
-    case 'keeper':
-      return keeperShapes(part);
-    default:
-      return isBored(part) ? boredShapes(part, flipped) : [];
-  }
+function isSamePiece(a: Piece, b: Piece): boolean {
+  return (
+    a.lengthM === b.lengthM &&
+    a.holder === b.holder &&
+    a.held.length === b.held.length &&
+    a.held.every((part, i) => part === b.held[i])
+  );
 }
 
 /** Back to front. */
 export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
-  const chain = layout.off.filter(
-    ({ how, item, line }) => how === 'hung' && item.part.kind !== 'blade' && line !== 'head',
-  );
-  const tied = layout.off.filter(({ how, line }) => how === 'tied' && line !== 'head');
+  const turning = new Set(spinSeats(build, layout).map(({ item }) => item.id));
+  const isAt =
+    (...depths: readonly Depth[]) =>
+    (placed: { readonly item: Item }) =>
+      depths.includes(drawnKind(placed.item.part).depth);
+  const off = (placed: PlacedOff) => drawOff(build, layout, placed);
+  const entry = (placed: PlacedEntry) => drawEntry(build, layout, placed);
   const over = layout.off.filter(({ how }) => how === 'over');
-  // Clevises, films and buzz blades turn; they are painted with the blades.
-  const onWire = layout.strand.filter(({ item: { part } }) => !TURNS.has(part.kind));
-  const turning = spinSeats(build, layout).map(({ item }) => item.id);
-  const hanging = layout.off.filter(({ item }) => item.part.kind === 'blade' && !turning.includes(item.id));
-  const off = (placed: PlacedOff) => drawOff(layout, placed);
-  const onHead = layout.off.filter(({ line }) => line === 'head');
-  const bait = (kinds: readonly Part['kind'][]) => onHead.filter(({ item }) => kinds.includes(item.part.kind)).map(off);
+  const drawn = layout.off.filter(
+    (placed) => placed.how !== 'over' && !turning.has(placed.item.id) && !isAt('within')(placed),
+  );
+  const onHead = drawn.filter(({ line }) => line === 'head');
+  const hanging = drawn.filter(({ line }) => line !== 'head');
+  const blades = hanging.filter(({ item }) => item.part.kind === 'blade');
+  const links = hanging.filter(({ item, how }) => how === 'hung' && item.part.kind !== 'blade');
+  const tied = hanging.filter(({ how }) => how !== 'hung');
   return [
     endLoop('tail', build, layout),
     ...(layout.path ? [] : [endLoop('nose', build, layout)]),
-    ...[...hanging, ...chain, ...tied].map(off),
-    ...bait(['hook', 'dressing', 'keeper']),
-    ...onHead.filter(({ item }) => item.part.kind === 'trailer').map((placed) => drawTrailer(layout, placed)),
+    ...[...blades, ...links, ...tied].map(off),
+    ...onHead.filter(isAt('behind')).map(off),
+    ...onHead.filter(isAt('tail')).map(off),
     ...lead(build, layout),
     shaft(build, layout),
-    ...bait(['head']),
-    ...onHead.filter(({ item }) => item.part.kind === 'skirt').map((placed) => drawSkirt(build, layout, placed)),
-    ...onHead.filter(({ item }) => item.part.kind === 'softWire').map((placed) => drawLock(layout, placed)),
-    ...onWire.filter(({ item }) => item.part.kind !== 'shrinkTube').map((entry) => drawEntry(layout, entry)),
+    ...(['head', 'skirt', 'lock'] as const).flatMap((depth) => onHead.filter(isAt(depth)).map(off)),
+    ...layout.strand.filter(isAt('wire', 'behind', 'tail')).map(entry),
     ...over.map(off),
-    ...onWire.filter(({ item }) => item.part.kind === 'shrinkTube').map((entry) => drawTube(entry, layout)),
+    ...layout.strand.filter(isAt('covers')).map((placed) => drawTube(build, placed, layout)),
   ];
 }
-
-const TURNS: ReadonlySet<Part['kind']> = new Set(['clevis', 'filmBlade', 'deltaBlade']);
 
 function thing(
   pick: Pick,
@@ -157,46 +145,6 @@ function lead(build: Build, { path, wireDiameterM }: Layout): DrawnThing[] {
 }
 
 const PAGE_ORIGIN: PagePose = { xMm: 0, yMm: 0, turnRad: 0 };
-
-function drawTrailer(layout: Layout, { item, x0M, x1M, offAxisM }: PlacedOff): DrawnThing {
-  const { part } = item;
-  const shapes =
-    part.kind === 'trailer' ? ofItem(item, () => trailerShapes(part, stateOf(item, 'trailer'), item.flipped)) : [];
-  const half = part.kind === 'trailer' ? part.bodyM / 2 : 0;
-  return thing(item.id, linePose(layout, 'head'), x0M, x1M, half, shapes, { liftM: offAxisM });
-}
-
-/** A skirt's drawing hangs on the layers in it too: it is made anew when any of them is another. */
-const skirts = new WeakMap<Item, { readonly held: readonly Item[]; readonly shapes: Shape[] }>();
-
-function drawSkirt(build: Build, layout: Layout, { item, x0M, x1M }: PlacedOff): DrawnThing {
-  const held = childrenOf(build, item.id);
-  const last = skirts.get(item);
-  const isSame = last?.held.length === held.length && last.held.every((each, i) => each === held[i]);
-  const shapes = isSame && last ? last.shapes : skirtShapes(item, skirtForm(build, item));
-  if (!isSame) skirts.set(item, { held, shapes });
-  return thing(item.id, linePose(layout, 'head'), x0M, x1M, 0.006, shapes);
-}
-
-function drawLock(layout: Layout, { item, x0M, x1M, parent }: PlacedOff): DrawnThing {
-  const skirt = layout.off.find((each) => each.item.id === parent)?.item.part;
-  const collarM = skirt?.kind === 'skirt' ? skirt.collarDiameterM : 0.006;
-  const { part } = item;
-  const shapes = part.kind === 'softWire' ? lockShapes(part, stateOf(item, 'lock').turns, collarM, x1M - x0M) : [];
-  return thing(item.id, linePose(layout, 'head'), x0M, x1M, collarM / 2, shapes);
-}
-
-/** Shapes of a piece in the state it is in; they stay while the item does. */
-const pieces = new WeakMap<Item, Shape[]>();
-
-function ofItem(item: Item, make: () => Shape[]): Shape[] {
-  let shapes = pieces.get(item);
-  if (!shapes) {
-    shapes = make();
-    pieces.set(item, shapes);
-  }
-  return shapes;
-}
 
 function shaft(build: Build, layout: Layout): DrawnThing {
   const { shaft: span, wireDiameterM } = layout;
@@ -260,28 +208,38 @@ function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
   return thing(end, linePose(layout, 'run'), x0M, x1M, halfM, shapes, { mirrored: end === 'tail' });
 }
 
-function drawEntry(layout: Layout, { item, x0M, x1M, radiusM }: PlacedEntry): DrawnThing {
-  return thing(item.id, linePose(layout, 'run'), x0M, Math.max(x1M, x0M), radiusM, shapesOf(item));
+function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | null): Piece {
+  const holder =
+    parent === null ? undefined : Object.hasOwn(build.items, parent) ? build.items[parent as ItemId] : undefined;
+  return {
+    item,
+    lengthM: x1M - x0M,
+    holder: holder?.part ?? null,
+    held: childrenOf(build, item.id).map(({ part }) => part),
+  };
 }
 
-function drawOff(layout: Layout, { item, line, x0M, x1M, forward, offAxisM }: PlacedOff): DrawnThing {
+function drawEntry(build: Build, layout: Layout, entry: PlacedEntry): DrawnThing {
+  const { item, x0M, x1M, radiusM } = entry;
+  const shapes = shapesOf(pieceOf(build, item, entry, null));
+  return thing(item.id, linePose(layout, 'run'), x0M, Math.max(x1M, x0M), radiusM, shapes);
+}
+
+function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
+  const { item, line, x0M, x1M, forward, offAxisM, parent } = placed;
   const { part } = item;
+  const piece = pieceOf(build, item, placed, parent);
   const mirrored = forward && !isBored(part);
   const liftM = line === 'head' ? offAxisM : 0;
-  return thing(item.id, linePose(layout, line), x0M, x1M, halfHeightOff(part), shapesOf(item), { mirrored, liftM });
-}
-
-function halfHeightOff(part: Part): number {
-  if (part.kind === 'bell') return 0.005;
-  if (part.kind === 'keeper') return 0.006;
-  return isBored(part) ? 0.003 : outsideRadius(part);
+  const reachM = drawnKind(part).reachM(part, piece);
+  return thing(item.id, linePose(layout, line), x0M, x1M, reachM, shapesOf(piece), { mirrored, liftM });
 }
 
 /** A shrunk tube follows what lies under it. */
-function drawTube(entry: PlacedEntry, layout: Layout): DrawnThing {
+function drawTube(build: Build, entry: PlacedEntry, layout: Layout): DrawnThing {
   const { item, x0M, x1M } = entry;
   const { part } = item;
-  if (part.kind !== 'shrinkTube') return drawEntry(layout, entry);
+  if (part.kind !== 'shrinkTube') return drawEntry(build, layout, entry);
   const wall = part.suppliedWallM * 1.6;
   const least = part.recoveredBoreM / 2 + wall;
   const { tail, wireDiameterM: d } = layout;

@@ -1,5 +1,5 @@
 /** Paints: how a finish takes the light on a turned piece, as gradient stops. */
-import type { Finish } from '../core/parts/part';
+import type { Finish } from '../core/parts/kinds/common';
 import { darker, lighter } from './colour';
 
 export interface Stop {

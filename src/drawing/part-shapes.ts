@@ -3,7 +3,7 @@ import { FILM_LOBE } from '../core/parts/blade-pattern';
 import { hookLimb } from '../core/parts/hook-form';
 import { chordRatio } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
-import { radiusProfile, type BoredPart } from '../core/parts/profile';
+import { radiusProfile, type BoredPart } from '../core/parts/bored';
 import { darker, lighter } from './colour';
 import { paintOf } from './paint';
 import type { Shape } from './shape';

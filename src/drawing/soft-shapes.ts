@@ -1,9 +1,9 @@
 /** Skirts as strands that drape and soft tails as they are moulded, in millimetres; the axis is the hook's shank. */
 import { never } from '../core/never';
-import type { ItemState } from '../core/lure/item-state';
-import type { Item } from '../core/lure/lure';
-import type { SkirtForm, StrandGroup } from '../core/lure/skirt-form';
-import type { Trailer } from '../core/parts/part';
+import type { ItemState } from '../core/parts/part';
+import type { SkirtForm, StrandGroup } from '../core/parts/skirt-form';
+import type { Skirt } from '../core/parts/kinds/skirt';
+import type { Trailer } from '../core/parts/kinds/trailer';
 import { darker, lighter } from './colour';
 import { paintOf } from './paint';
 import { OUTLINE_MM } from './part-shapes';
@@ -19,9 +19,7 @@ const SHADES = 3;
 const MOST_DRAWN = 26;
 
 /** The collar at x = 0 with its strands to both sides: those to the nose fold back over the head in the water's pull. */
-export function skirtShapes(item: Item, form: SkirtForm): Shape[] {
-  const { part } = item;
-  if (part.kind !== 'skirt') return [];
+export function skirtShapes(part: Skirt, form: SkirtForm): Shape[] {
   const collar = part.collarLengthM * MM;
   const radius = (part.collarDiameterM * MM) / 2;
   const strands = form.groups.flatMap((group, layer) => layerShapes(group, form, layer, collar, radius));

@@ -4,7 +4,7 @@ import { outsideRadius } from '../core/lure/outside-radius';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
 import type { Layout } from '../core/lure/layout';
 import type { Line, PlacedEnd } from '../core/lure/placed';
-import { skirtForm } from '../core/lure/skirt-form';
+import { skirtOn } from '../core/lure/skirt-on';
 import { pointOn } from '../core/lure/wire-path';
 import type { MakeStep } from '../core/make/plan';
 import type { Workpiece } from '../core/make/workpiece';
@@ -164,7 +164,7 @@ function boxesOfItem(build: Build, { layout, motions, things }: StillLure, id: I
     if (placed.item.id !== id || !things.some(({ pick }) => pick === id || pick === placed.parent)) return [];
     const { line, x0M, x1M, offAxisM } = placed;
     if (part.kind === 'skirt') {
-      const { toNoseM, toTailM, flareRad } = skirtForm(build, placed.item);
+      const { toNoseM, toTailM, flareRad } = skirtOn(build, placed.item);
       const out = Math.max(toNoseM, toTailM) * Math.sin(flareRad) * 0.6;
       return [onLine(layout, line, x0M - toNoseM * 0.4, x1M + toTailM * 1.05, -out, out)];
     }

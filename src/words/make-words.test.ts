@@ -5,7 +5,7 @@ import { bait, demoLure, edited, itemId, on, part, plainBait, plainSpinner, spin
 import { DEMO_LURES } from '@/demo/scenario';
 import { findings } from '../core/lure/findings';
 import { seatPart, threadParts } from '../core/lure/editing';
-import type { ItemState } from '../core/lure/item-state';
+import type { ItemState } from '../core/parts/part';
 import type { Build, Lure } from '../core/lure/lure';
 import { closingChecks } from '../core/make/closing-checks';
 import { OPERATIONS } from '../core/make/operations';

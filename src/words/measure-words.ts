@@ -1,5 +1,5 @@
 /** Measures of parts by the names they have at the bench. */
-import type { Measure } from '../core/parts/measure-faults';
+import type { Measure } from '../core/parts/kinds/room';
 
 export const MEASURE_WORDS: Readonly<Record<Measure, string>> = {
   hole: 'hole',

@@ -1,6 +1,8 @@
 /** What was done to a piece, in a few words; empty when nothing was. */
 import { never } from '../core/never';
-import type { ItemState, RivetFixing, SwivelCondition } from '../core/lure/item-state';
+import type { ItemState } from '../core/parts/part';
+import type { RivetFixing } from '../core/parts/kinds/rivet';
+import type { SwivelCondition } from '../core/parts/kinds/swivel';
 import { degrees } from './angle-words';
 
 export const CONDITION_WORDS: Readonly<Record<SwivelCondition, string>> = {

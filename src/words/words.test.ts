@@ -9,7 +9,7 @@ import { costOfChange } from '../core/lure/cost';
 import { applyEdits, type Edit } from '../core/lure/edit';
 import { seatPart, takeOff, threadParts } from '../core/lure/editing';
 import { differences } from '../core/lure/difference';
-import type { ItemState } from '../core/lure/item-state';
+import type { ItemState } from '../core/parts/part';
 import { degrees } from './angle-words';
 import { differenceWords } from './difference-words';
 import { stateWords } from './state-words';
@@ -135,7 +135,7 @@ describe('any lure that can be reached', () => {
             }
           }
           for (const { part: each } of Object.values(lure.build.items)) {
-            for (const misfit of misfits(each, { ...NOWHERE, through: { what: 'wire', diameterM: 0.002 } })) {
+            for (const misfit of misfits(each, { ...NOWHERE, by: 'threaded', hanger: { hanger: 'wire', diameterM: 0.002 } })) {
               const { title, figure, why } = misfitWords(misfit, system);
               expectWords(title, figure, why);
             }

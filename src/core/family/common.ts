@@ -1,6 +1,6 @@
 /** What the families share: the wire they begin with, and what every one of them needs. */
 import { partsOfKind } from '../parts/catalogue';
-import type { Wire } from '../parts/part';
+import type { Wire } from '../parts/kinds/wire';
 import type { Finding } from '../lure/finding';
 import { trailingHooks, type Layout } from '../lure/layout';
 import type { Carrier, Lure } from '../lure/lure';

@@ -7,7 +7,7 @@
 import { densityOf } from '../parts/material';
 import { DELTA_LOBE, deltaLobe } from '../parts/delta-form';
 import { bladeStrips } from '../parts/outline';
-import type { DeltaBlade } from '../parts/part';
+import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import { GRAVITY_MPS2 } from './water';
 import type { Bearing, SpinBlade } from './spin';
 import type { ReferenceCoefficients } from './spin-blade';

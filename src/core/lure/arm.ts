@@ -5,7 +5,7 @@ import { spinBlade } from '../hydro/spin-blade';
 import { wireIn } from '../parts/formed-wire';
 import { wireMass } from '../parts/mass';
 import type { MaterialId } from '../parts/material';
-import type { Blade } from '../parts/part';
+import type { Blade } from '../parts/kinds/blade';
 import type { Body } from './bodies';
 import type { Layout } from './layout';
 import { itemOf, type Build, type ItemId } from './lure';

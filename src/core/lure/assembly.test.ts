@@ -9,7 +9,7 @@ import { moveRun, seatPart, stepItem, strandIndexes, takeOff, threadParts } from
 import { HISTORY_LIMIT, performDeed, startHistory } from './history';
 import { layOut } from './layout';
 import { readLureFile, writeLureFile } from './lure-file';
-import type { ItemState } from './item-state';
+import type { ItemState } from '../parts/part';
 import { howSchema, USUAL_LOOP, type Build, type Lure, type Seat } from './lure';
 import { structureProblem } from './structure';
 

@@ -12,7 +12,8 @@ import { usualState } from './item-state';
 import { layOut } from './layout';
 import { LINES } from './placed';
 import { cutLengths } from './lengths';
-import { howSchema, type How, type Item, type Lure } from './lure';
+import { howSchema, type Item, type Lure } from './lure';
+import { type How } from '../parts/kinds/room';
 import { lureMass } from './mass';
 import { canSitOn, canThread } from './structure';
 

@@ -9,7 +9,7 @@ import type { Edit } from './edit';
 import { seatPart, takeOff, threadParts } from './editing';
 import type { Finding } from './finding';
 import { findings, USUAL_CONTEXT } from './findings';
-import type { ItemState } from './item-state';
+import type { ItemState } from '../parts/part';
 import type { Lure } from './lure';
 import { placementEdits } from './placement';
 

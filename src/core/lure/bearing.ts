@@ -6,7 +6,8 @@ import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/spin';
 import type { MaterialId } from '../parts/material';
 import type { Part } from '../parts/part';
 import type { Layout } from './layout';
-import { stateOf, type SwivelCondition } from './item-state';
+import { stateOf } from './item-state';
+import { type SwivelCondition } from '../parts/kinds/swivel';
 import type { Item, ItemId } from './lure';
 
 /** Coefficient of friction of brass or steel on each material. */

@@ -16,7 +16,7 @@ import { layOut } from './layout';
 import { wireCut } from './lengths';
 import type { BentWire, Lure } from './lure';
 import { lureMass } from './mass';
-import { skirtForm } from './skirt-form';
+import { skirtOn } from '../lure/skirt-on';
 import { walkWire } from './wire-path';
 
 const D = 0.0009;
@@ -199,7 +199,7 @@ describe('blades behind a swivel', () => {
 });
 
 describe('a skirt', () => {
-  const form = (lure: Lure) => skirtForm(lure.build, lure.build.items[itemId('skirt-1')] ?? fail());
+  const form = (lure: Lure) => skirtOn(lure.build, lure.build.items[itemId('skirt-1')] ?? fail());
   function fail(): never {
     throw new Error('a skirt is on');
   }

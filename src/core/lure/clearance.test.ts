@@ -4,7 +4,7 @@ import { edited, part, plainSpinner } from '@/testing/lures';
 import { CATALOGUE, partsOfKind } from '../parts/catalogue';
 import { hookLimb } from '../parts/hook-form';
 import { bladeReach } from '../parts/outline';
-import { isBored } from '../parts/profile';
+import { isBored } from '../parts/bored';
 import { LEAN_FREE_RAD, restClearance, sweptBlade, turningClearance } from './clearance';
 import { threadParts } from './editing';
 import { layOut, trailingHooks } from './layout';

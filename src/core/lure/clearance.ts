@@ -13,7 +13,7 @@
 import { PATTERNS } from '../parts/blade-pattern';
 import { bladeReach, chordRatio } from '../parts/outline';
 import { hookLimb } from '../parts/hook-form';
-import type { Hook } from '../parts/part';
+import type { Hook } from '../parts/kinds/hook';
 import type { Layout } from './layout';
 import type { PlacedOff } from './placed';
 import { tubeHoldsHook } from './lengths';

@@ -3,7 +3,7 @@
  * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
  */
 import { formedLength } from '../parts/formed-wire';
-import type { Wire } from '../parts/part';
+import type { Wire } from '../parts/kinds/wire';
 import { cutLengths, wireCut } from './lengths';
 import type { Build, Item, ItemId } from './lure';
 

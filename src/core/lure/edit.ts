@@ -5,9 +5,10 @@
 import * as z from 'zod/mini';
 import { noteText, shortText, wireLengthM } from '../schema';
 import { never } from '../never';
-import { partSchema, wireSchema } from '../parts/part';
+import { partSchema } from '../parts/part';
+import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
-import { stateSchema } from './item-state';
+import { stateSchema } from '../parts/part';
 import {
   bentWireSchema,
   buildSchema,

@@ -5,7 +5,7 @@ import type { Clearance } from './clearance';
 import type { Edit } from './edit';
 import type { Misfit } from './fit';
 import type { HookRule, RuleBreach } from './hook-rule';
-import type { RivetFixing } from './item-state';
+import type { RivetFixing } from '../parts/kinds/rivet';
 import type { Carrier, End, ItemId } from './lure';
 import type { StackedPair } from './stacking';
 

@@ -1,39 +1,44 @@
 /**
- * Whether a part goes where it is wanted: its hole against what passes through it, an eye against a ring, room in a clevis.
- * A place is what the part would meet there; one list of checks serves the finished lure and the choice of parts for it.
- * Tolerances are trade estimates.
+ * Whether a part goes where it is wanted: port in port. What a part brings to a joint and what it sits on are told by its
+ * kind (parts/kinds); here one is held against the other, by their measures alone. One list of checks serves the finished
+ * lure and the choice of parts for it. Tolerances are trade estimates.
  */
-import { PATTERNS } from '../parts/blade-pattern';
-import type { Blade, Hook, Part, PartOf } from '../parts/part';
-import { isBored } from '../parts/profile';
+import type { Hanger, How, Side } from '../parts/kinds/room';
+import type { Wire } from '../parts/kinds/wire';
+import { roomOf, type Part } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
-import { childrenOf, itemOf, wireEnd, type Build, type Item, type ItemId } from './lure';
+import { childrenOf, itemOf, wireEnd, type Build, type End, type Holder, type Item, type ItemId } from './lure';
 import { strandIndexes } from './editing';
 import { isTie } from './structure';
 import { layOut, type Layout } from './layout';
 
-type Loop = Extract<WireEnd, { form: 'wrappedLoop' | 'bentLoop' }>;
+type LoopEnd = Extract<WireEnd, { form: 'wrappedLoop' | 'bentLoop' }>;
 type Through = 'wire' | 'sleeve' | 'collar';
+type Bore = Extract<Side, { port: 'bore' }>;
+type Hole = Extract<Side, { port: 'hole' }>;
+type Coil = Extract<Hanger, { hanger: 'coil' }>;
+type Loop = Extract<Hanger, { hanger: 'loop' | 'tie' }>;
+
+/** Something held, and in which way. */
+interface Held {
+  readonly how: How;
+  readonly side: Side;
+}
 
 /** What a part meets in a place. */
 export interface Place {
-  /** What passes through its bore: the wire, the sleeve it slides over, the collar it grips. */
-  readonly through: { readonly what: Through; readonly diameterM: number } | null;
-  /** What it hangs on: another part, a loop of the wire, or its line tie with the bend's inside diameter. */
-  readonly holder:
-    | Part
-    | { readonly kind: 'loop'; readonly loop: Loop; readonly wireM: number }
-    | { readonly kind: 'tie'; readonly insideM: number; readonly wireM: number }
-    | null;
-  /** What hangs on it, is tied to it or slides over it. */
-  readonly held: readonly Part[];
+  /** In which way it sits there. */
+  readonly by: How | 'threaded';
+  readonly hanger: Hanger | null;
+  /** What it would hold there. */
+  readonly held: readonly Held[];
   /** Lengthwise room between the legs of the clevis it lies in, itself left out; null outside. */
   readonly roomInClevisM: number | null;
   /** The carrier's wire. */
   readonly wireM: number;
   /** What the wire goes through, when the part is the wire, and the loops it forms. */
-  readonly threaded: readonly Part[];
-  readonly loops: readonly Loop[];
+  readonly threaded: readonly Side[];
+  readonly loops: readonly LoopEnd[];
 }
 
 /** Why a part does not go there, with the numbers; `loose` goes there but not well. */
@@ -82,180 +87,179 @@ const SLACK_OVER_TIE_M = 0.0008;
 const SWING_IN_RING_M = 0.0003;
 
 export function misfits(part: Part, place: Place): Misfit[] {
+  const room = roomOf(part);
+  const side = place.by === 'threaded' ? room.threads?.side?.(part) : room.sits[place.by]?.side(part);
   return [
-    ...boreMisfits(part, place),
-    ...(part.kind === 'blade' ? bladeMisfits(part, place) : []),
-    ...(part.kind === 'clevis' ? clevisMisfits(part, place) : []),
-    ...(part.kind === 'splitRing' ? ringMisfits(part, place) : []),
-    ...(part.kind === 'hook' ? hookMisfits(part, place) : []),
-    ...(part.kind === 'swivel' ? swivelMisfits(part, place) : []),
-    ...(part.kind === 'skirt' ? bandMisfits(part, place) : []),
+    ...(side && place.hanger ? jointMisfits(side, place.hanger, place.wireM) : []),
+    ...holdingMisfits(part, place),
     ...(part.kind === 'wire' ? wireMisfits(part, place) : []),
-    ...(part.kind === 'sleeve' ? place.held.flatMap((held) => boreMisfit(held, part.diameterM, 'sleeve')) : []),
     ...roomMisfits(part, place),
   ];
 }
 
-function boreMisfits(part: Part, { through }: Place): Misfit[] {
-  return through ? boreMisfit(part, through.diameterM, through.what) : [];
+/** One part's side against what it sits on. */
+function jointMisfits(side: Side, on: Hanger, wireM: number): Misfit[] {
+  switch (side.port) {
+    case 'bore':
+      return on.hanger === 'wire' || on.hanger === 'sleeve' ? boreMisfit(side, on.diameterM, on.hanger) : [];
+    case 'band':
+      return on.hanger === 'collar' ? bandMisfits(side.boreM, on.diameterM) : [];
+    case 'hole':
+      return holeMisfits(side, on, wireM);
+    case 'coil':
+      if (on.hanger === 'loop') return ringInLoop(side.wiresM, on.insideM);
+      if (on.hanger === 'tie') return ringOverTie(side.insideM, on);
+      return on.hanger === 'swivelEye' ? eyeOnRing(on.openM, side.wiresM) : [];
+    case 'hookEye':
+      if (on.hanger === 'coil') return eyeOnRing(side.openM, on.wiresM);
+      // A stinger's eye goes over the point and barb of the main hook.
+      return on.hanger === 'bend' ? tooSmallEye(side.openM, on.wireM, 0) : [];
+    case 'swivelEye':
+      if (on.hanger === 'coil') return eyeOnRing(side.openM, on.wiresM);
+      return on.hanger === 'loop' ? tooSmallEye(side.openM, on.wireM, RING_FIT_M) : [];
+    // The ring that holds a body tells it.
+    case 'bodyEye':
+    case 'cast':
+    case 'shank':
+    case 'strip':
+    case 'slit':
+    case 'binding':
+    case 'lashing':
+      return [];
+  }
 }
 
-function boreMisfit(part: Part, throughM: number, what: Through): Misfit[] {
-  const isThreaded = part.kind === 'clevis' || part.kind === 'filmBlade' || part.kind === 'deltaBlade' || isBored(part);
-  if (!isThreaded) return [];
-  const { boreM } = part;
+/** What a part holds against its own side of those joints. What hangs tells it too; see `isToldByOther` of the findings. */
+function holdingMisfits(part: Part, { held, hanger: own, wireM }: Place): Misfit[] {
+  const { holds } = roomOf(part);
+  return held.flatMap(({ how, side }) => {
+    const hanger = holds[how]?.hanger(part);
+    switch (hanger?.hanger) {
+      case 'coil':
+        return own?.hanger === 'tie' ? [] : inRing(hanger, side, thicknessInRing(own));
+      case 'lobe':
+      case 'swivelEye':
+      case 'sleeve':
+        return jointMisfits(side, hanger, wireM);
+      default:
+        return [];
+    }
+  });
+}
+
+function boreMisfit({ boreM, fit }: Bore, throughM: number, what: Through): Misfit[] {
   if (boreM < throughM + SLIDING_FIT_M) return [{ code: 'boreTooTight', boreM, throughM, what }];
   // A bell swings about its sleeve and is meant to be loose.
-  const ratio = part.kind === 'sleeve' ? SPACER_BORE_RATIO : MOST_BORE_RATIO;
+  const ratio = fit === 'spacer' ? SPACER_BORE_RATIO : MOST_BORE_RATIO;
   const mostM = Math.max(ratio * throughM, LEAST_MOST_BORE_M);
-  return what === 'wire' && part.kind !== 'bell' && boreM > mostM
+  return what === 'wire' && fit !== 'swinging' && boreM > mostM
     ? [{ code: 'boreTooLoose', boreM, throughM, mostM }]
     : [];
 }
 
-function bladeMisfits(blade: Blade, { holder, wireM }: Place): Misfit[] {
-  switch (holder?.kind) {
-    case 'clevis':
-      return bladeOnClevis(blade, holder, wireM);
-    case 'splitRing':
-      return holeOver(blade, 2 * holder.wireDiameterM);
-    case 'swivel':
-      return holeOver(blade, holder.eyeWireM);
+function holeMisfits(hole: Hole, on: Hanger, wireM: number): Misfit[] {
+  switch (on.hanger) {
+    case 'lobe': {
+      // The hole on the lobe, and the root of the blade against the wire when the blade stands at its usual spread.
+      const tooSmall = holeOver(hole.openM, on.thickM);
+      if (tooSmall.length > 0) return tooSmall;
+      const rootM = hole.rootM * Math.sin(hole.spreadRad);
+      const leftM = on.dropM - rootM - wireM / 2;
+      return leftM < 0 ? [{ code: 'rootMeetsWire', shortM: -leftM, dropM: on.dropM, rootM }] : [];
+    }
+    case 'coil':
+      return holeOver(hole.openM, on.wiresM);
+    case 'swivelEye':
+      return holeOver(hole.openM, on.wireM);
     default:
       return [];
   }
 }
 
 /** A blade's hole on what passes through it. */
-function holeOver({ holeDiameterM: holeM }: Blade, lobeM: number): Misfit[] {
+function holeOver(holeM: number, lobeM: number): Misfit[] {
   return holeM < lobeM + SWINGING_FIT_M ? [{ code: 'holeTooSmall', holeM, lobeM }] : [];
 }
 
-function clevisMisfits(clevis: PartOf<'clevis'>, { held, wireM }: Place): Misfit[] {
-  return held.flatMap((part) => (part.kind === 'blade' ? bladeOnClevis(part, clevis, wireM) : []));
+function ringInLoop(ringWiresM: number, insideM: number): Misfit[] {
+  return insideM < ringWiresM + RING_FIT_M ? [{ code: 'loopTooSmall', insideM, ringWiresM }] : [];
 }
 
-/** The hole on the lobe, and the root of the blade against the wire when the blade stands at its usual spread. */
-function bladeOnClevis(blade: Blade, clevis: PartOf<'clevis'>, wireM: number): Misfit[] {
-  const tooSmall = holeOver(blade, clevis.lobeThicknessM);
-  if (tooSmall.length > 0) return tooSmall;
-  const spreadRad = (PATTERNS[blade.pattern].reference.spreadDeg * Math.PI) / 180;
-  const rootM = blade.holeOffsetM * Math.sin(spreadRad);
-  const leftM = clevis.dropM - rootM - wireM / 2;
-  return leftM < 0 ? [{ code: 'rootMeetsWire', shortM: -leftM, dropM: clevis.dropM, rootM }] : [];
-}
-
-function ringMisfits(ring: PartOf<'splitRing'>, { holder, held }: Place): Misfit[] {
-  const ringWiresM = 2 * ring.wireDiameterM;
-  const found: Misfit[] = [];
-  if (holder?.kind === 'loop' && holder.loop.insideDiameterM < ringWiresM + RING_FIT_M) {
-    found.push({ code: 'loopTooSmall', insideM: holder.loop.insideDiameterM, ringWiresM });
+/** What a ring joins: it hangs on one thing, this thick, and holds another. */
+function inRing(ring: Coil, side: Side, holderM: number): Misfit[] {
+  switch (side.port) {
+    case 'hole':
+      return holeOver(side.openM, ring.wiresM);
+    case 'swivelEye':
+    case 'bodyEye':
+      return eyeOnRing(side.openM, ring.wiresM);
+    case 'hookEye':
+      return [...eyeOnRing(side.openM, ring.wiresM), ...insideRing(ring, holderM, side.wireM)];
+    case 'coil':
+      return insideRing(ring, holderM, side.wiresM);
+    default:
+      return [];
   }
-  if (holder?.kind === 'tie') return ringOverTie(ring, holder);
-  if (holder?.kind === 'swivel') found.push(...eyeOnRing(holder, ring));
-  const holderM = thicknessInRing(holder);
-  for (const part of held) {
-    if (part.kind === 'blade') found.push(...holeOver(part, ringWiresM));
-    if (part.kind === 'swivel' || part.kind === 'body') found.push(...eyeOnRing(part, ring));
-    if (part.kind === 'hook') found.push(...eyeOnRing(part, ring), ...insideRing(ring, holderM, part.wireDiameterM));
-    if (part.kind === 'splitRing') found.push(...insideRing(ring, holderM, 2 * part.wireDiameterM));
-  }
-  return found;
 }
 
-function thicknessInRing(holder: Place['holder']): number {
-  switch (holder?.kind) {
+function thicknessInRing(own: Hanger | null): number {
+  switch (own?.hanger) {
+    case 'coil':
+      return own.wiresM;
     case 'loop':
-      return holder.wireM;
-    case 'splitRing':
-      return 2 * holder.wireDiameterM;
-    case 'swivel':
-      return holder.eyeWireM;
+    case 'swivelEye':
+      return own.wireM;
     default:
       return 0;
   }
 }
 
 /** Both legs of the tie pass through the ring, and it holds them together only when it is no wider than the bend. */
-function ringOverTie(ring: PartOf<'splitRing'>, tie: { readonly insideM: number; readonly wireM: number }): Misfit[] {
-  const insideM = ring.outerDiameterM - 2 * ring.wireDiameterM;
+function ringOverTie(insideM: number, tie: Loop): Misfit[] {
   const neededM = 2 * tie.wireM + RING_FIT_M;
   const mostM = tie.insideM + 2 * tie.wireM + SLACK_OVER_TIE_M;
   if (insideM < neededM) return [{ code: 'ringTooSmall', insideM, neededM }];
   return insideM > mostM ? [{ code: 'ringTooLarge', insideM, mostM }] : [];
 }
 
-function hookMisfits(hook: Hook, { holder }: Place): Misfit[] {
-  if (holder?.kind === 'splitRing') return eyeOnRing(hook, holder);
-  if (holder?.kind !== 'hook') return [];
-  // A stinger's eye goes over the point and barb of the main hook.
-  const { eyeInnerDiameterM: eyeM } = hook;
-  const ringWiresM = holder.wireDiameterM * OVER_BARB;
-  return eyeM < ringWiresM ? [{ code: 'eyeTooSmall', eyeM, ringWiresM }] : [];
-}
-
-/** How much thicker a hook is at its barb. Trade estimate. */
-const OVER_BARB = 1.5;
-
-function swivelMisfits(swivel: PartOf<'swivel'>, { holder, held }: Place): Misfit[] {
-  const { eyeInnerDiameterM: eyeM } = swivel;
-  const onLoop: Misfit[] =
-    holder?.kind === 'loop' && eyeM < holder.wireM + RING_FIT_M
-      ? [{ code: 'eyeTooSmall', eyeM, ringWiresM: holder.wireM }]
-      : [];
-  const onRing = holder?.kind === 'splitRing' ? eyeOnRing(swivel, holder) : [];
-  const carries = held.flatMap((part) =>
-    part.kind === 'splitRing' ? eyeOnRing(swivel, part) : part.kind === 'blade' ? holeOver(part, swivel.eyeWireM) : [],
-  );
-  return [...onLoop, ...onRing, ...carries];
-}
-
-function bandMisfits({ boreM }: PartOf<'skirt'>, { through }: Place): Misfit[] {
-  if (through?.what !== 'collar') return [];
-  const collarM = through.diameterM;
+function bandMisfits(boreM: number, collarM: number): Misfit[] {
   if (collarM < boreM * LEAST_STRETCH) return [{ code: 'bandTooLoose', boreM, collarM }];
   return collarM > boreM * MOST_STRETCH ? [{ code: 'bandTooTight', boreM, collarM }] : [];
 }
 
 /** Both turns of the ring pass through the eye. */
-function eyeOnRing(
-  { eyeInnerDiameterM: eyeM }: { readonly eyeInnerDiameterM: number },
-  ring: PartOf<'splitRing'>,
-): Misfit[] {
-  const ringWiresM = 2 * ring.wireDiameterM;
-  return eyeM < ringWiresM + RING_FIT_M ? [{ code: 'eyeTooSmall', eyeM, ringWiresM }] : [];
+function eyeOnRing(eyeM: number, ringWiresM: number): Misfit[] {
+  return tooSmallEye(eyeM, ringWiresM, RING_FIT_M);
+}
+
+function tooSmallEye(eyeM: number, throughM: number, spareM: number): Misfit[] {
+  return eyeM < throughM + spareM ? [{ code: 'eyeTooSmall', eyeM, ringWiresM: throughM }] : [];
 }
 
 /** What the ring joins must swing past each other inside it. */
-function insideRing(ring: PartOf<'splitRing'>, holderM: number, heldM: number): Misfit[] {
-  const insideM = ring.outerDiameterM - 2 * ring.wireDiameterM;
+function insideRing({ insideM }: Coil, holderM: number, heldM: number): Misfit[] {
   const neededM = holderM + heldM + SWING_IN_RING_M;
   return insideM < neededM ? [{ code: 'ringTooSmall', insideM, neededM }] : [];
 }
 
-function wireMisfits(wire: PartOf<'wire'>, { threaded, held, loops }: Place): Misfit[] {
+function wireMisfits({ diameterM }: Wire, { threaded, held, loops }: Place): Misfit[] {
   const worst = threaded
-    .flatMap((part) => boreMisfit(part, wire.diameterM, 'wire'))
+    .flatMap((side) => jointMisfits(side, { hanger: 'wire', diameterM }, diameterM))
     .sort((a, b) => Number(isLoose(a)) - Number(isLoose(b)))[0];
-  const rings = held.flatMap((part) =>
-    part.kind === 'splitRing'
-      ? loops.flatMap((loop) =>
-          ringMisfits(part, { ...NOWHERE, holder: { kind: 'loop', loop, wireM: wire.diameterM } }),
-        )
-      : [],
+  const rings = held.flatMap(({ side }) =>
+    side.port === 'coil' ? loops.flatMap((loop) => ringInLoop(side.wiresM, loop.insideDiameterM)) : [],
   );
   return [...(worst ? [worst] : []), ...rings.slice(0, 1)];
 }
 
 function roomMisfits(part: Part, { roomInClevisM: roomM }: Place): Misfit[] {
-  if (roomM === null || !(isBored(part) || part.kind === 'deltaBlade' || part.kind === 'filmBlade')) return [];
-  const lengthM = part.kind === 'filmBlade' ? part.thicknessM : part.lengthM;
-  return lengthM > roomM ? [{ code: 'noRoomInClevis', lengthM, roomM }] : [];
+  const lengthM = roomOf(part).threads?.betweenLegsM?.(part);
+  return roomM !== null && lengthM !== undefined && lengthM > roomM ? [{ code: 'noRoomInClevis', lengthM, roomM }] : [];
 }
 
 export const NOWHERE: Place = {
-  through: null,
-  holder: null,
+  by: 'hung',
+  hanger: null,
   held: [],
   roomInClevisM: null,
   wireM: 0,
@@ -263,9 +267,18 @@ export const NOWHERE: Place = {
   loops: [],
 };
 
+/** The sides of all that sits on this, in the ways they sit. */
+function heldSides(build: Build, holder: Holder): Held[] {
+  return childrenOf(build, holder).flatMap(({ part, seat }): Held[] => {
+    const how = seat.on === 'item' ? seat.how : 'hung';
+    const sits = roomOf(part).sits[how];
+    return sits ? [{ how, side: sits.side(part) }] : [];
+  });
+}
+
 /** The place an item of a build sits in. */
 export function placeOf(build: Build, item: Item, layout: Layout = layOut(build)): Place {
-  const held = childrenOf(build, item.id).map(({ part }) => part);
+  const held = heldSides(build, item.id);
   const { seat } = item;
   if (seat.on === 'strand') {
     const [index = 0] = strandIndexes(build, item.id);
@@ -284,7 +297,8 @@ export function threadPlace(
   const wireM = build.carrier.wire.diameterM;
   return {
     ...NOWHERE,
-    through: { what: 'wire', diameterM: wireM },
+    by: 'threaded',
+    hanger: { hanger: 'wire', diameterM: wireM },
     wireM,
     roomInClevisM: roomInClevis(build, index, except, layout),
   };
@@ -297,24 +311,22 @@ export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'stran
   switch (seat.on) {
     case 'end': {
       const end = wireEnd(carrier, seat.end);
-      return { ...NOWHERE, wireM, holder: isLoop(end) ? { kind: 'loop', loop: end, wireM } : null };
+      return {
+        ...NOWHERE,
+        wireM,
+        hanger: isLoop(end) ? { hanger: 'loop', insideM: end.insideDiameterM, wireM } : null,
+      };
     }
     case 'tie':
-      return { ...NOWHERE, wireM, holder: { kind: 'tie', insideM: tieInside(build), wireM } };
+      return { ...NOWHERE, wireM, hanger: { hanger: 'tie', insideM: tieInside(build), wireM } };
     case 'item': {
-      const parent = itemOf(build, seat.item).part;
-      if (seat.how === 'over' && parent.kind === 'sleeve') {
-        return { ...NOWHERE, wireM, through: { what: 'sleeve', diameterM: parent.diameterM } };
-      }
-      if (seat.how === 'collared' && parent.kind === 'head') {
-        return { ...NOWHERE, wireM, through: { what: 'collar', diameterM: parent.collarDiameterM } };
-      }
-      return { ...NOWHERE, wireM, holder: parent };
+      const { part } = itemOf(build, seat.item);
+      return { ...NOWHERE, by: seat.how, wireM, hanger: roomOf(part).holds[seat.how]?.hanger(part) ?? null };
     }
   }
 }
 
-function isLoop(end: WireEnd): end is Loop {
+function isLoop(end: WireEnd): end is LoopEnd {
   return end.form === 'wrappedLoop' || end.form === 'bentLoop';
 }
 
@@ -324,13 +336,16 @@ function tieInside({ carrier }: Build): number {
   return tie?.section === 'coil' ? tie.insideDiameterM : tie?.section === 'bend' ? 2 * tie.insideRadiusM : 0;
 }
 
+const ENDS: readonly End[] = ['nose', 'tail'];
+
 /** The place of the wire itself: everything threaded on it and hung on its loops. */
 export function wirePlace(build: Build): Place {
-  const threaded = Object.values(build.items)
-    .filter(({ seat }) => seat.on === 'strand')
-    .map(({ part }) => part);
-  const held = (['nose', 'tail'] as const).flatMap((end) => childrenOf(build, end)).map(({ part }) => part);
-  const loops = (['nose', 'tail'] as const).map((end) => wireEnd(build.carrier, end)).filter(isLoop);
+  const threaded = Object.values(build.items).flatMap(({ seat, part }): Side[] => {
+    const side = seat.on === 'strand' ? roomOf(part).threads?.side?.(part) : undefined;
+    return side ? [side] : [];
+  });
+  const held = ENDS.flatMap((end) => heldSides(build, end));
+  const loops = ENDS.map((end) => wireEnd(build.carrier, end)).filter(isLoop);
   return { ...NOWHERE, threaded, held, loops };
 }
 

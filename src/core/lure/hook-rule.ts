@@ -6,7 +6,7 @@ import * as z from 'zod/mini';
 import { daySchema, shortText } from '../schema';
 import { stateOf } from './item-state';
 import type { Build, Item, ItemId } from './lure';
-import type { Hook } from '../parts/part';
+import type { Hook } from '../parts/kinds/hook';
 
 export const hookRuleSchema = z.strictObject({
   id: z.string().check(z.regex(/^rule-[0-9]+$/, 'a rule id like rule-2'), z.maxLength(40)),

@@ -3,7 +3,9 @@ import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL, withIn
 import { costWords, findingWords, repairWords } from '../../words/finding-words';
 import { DEMO_LURES } from '@/demo/scenario';
 import { CATALOGUE } from '../parts/catalogue';
-import type { Blade, Part, PartOf, Wire } from '../parts/part';
+import type { Part, PartOf } from '../parts/part';
+import type { Blade } from '../parts/kinds/blade';
+import type { Wire } from '../parts/kinds/wire';
 import { costOfChange } from './cost';
 import { seatPart, takeOff, threadParts } from './editing';
 import type { Finding } from './finding';

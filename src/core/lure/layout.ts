@@ -8,11 +8,11 @@
  */
 import { eyeLengthM } from '../parts/hook-form';
 
-import { isBored } from '../parts/profile';
+import type { Along, Bearing, How } from '../parts/kinds/room';
+import { roomOf } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
 import { stateOf } from './item-state';
 import { childrenOf, itemOf, wireEnd, type BentWire, type Build, type Holder, type Item, type ItemId } from './lure';
-import { castHead } from './cast-head';
 import { outsideRadius } from './outside-radius';
 import type { Line, PlacedClevis, PlacedEnd, PlacedEntry, PlacedOff, Span } from './placed';
 import { pointOn, walkWire, type Pose, type WirePath } from './wire-path';
@@ -47,16 +47,15 @@ export function layOut(build: Build): Layout {
   const bent = carrier.kind === 'bentWire' ? bendWire(build, carrier, bearM) : null;
   const lines = bent?.lines ?? STRAIGHT_LINES;
 
-  const tailChain = hangAll(build, 'tail', bearM, 0, 'trail');
+  const tailChain = hangAll(build, 'tail', { ...AT_AXIS, alongM: bearM }, 'trail');
   const placed = placeStrand(build, sizes.spans, shaft.x1M, tail, tailChain);
   const clevises = placeClevises(placed);
   const off = [
     ...(carrier.kind === 'straightWire'
-      ? hangAll(build, 'nose', nose.form === 'plain' ? 0 : -d, 0, 'run').map(forward)
+      ? hangAll(build, 'nose', { ...AT_AXIS, alongM: nose.form === 'plain' ? 0 : -d }, 'run').map(forward)
       : []),
     ...(bent?.off ?? []),
-    ...clevises.flatMap(({ item, clevis, holeM }) => hangAll(build, item.id, holeM, clevis.dropM, 'run')),
-    ...placed.flatMap((entry) => slideOver(build, entry)),
+    ...placed.flatMap((entry) => heldOnWire(build, entry, clevises)),
     ...tailChain,
   ];
   return {
@@ -127,7 +126,7 @@ function bendWire(build: Build, carrier: BentWire, bearM: number) {
   return {
     path,
     lines,
-    off: [...(head && headPart ? castHead(build, head, headPart) : []), ...hangAll(build, 'tie', -d / 2, 0, 'tie')],
+    off: [...hangAll(build, 'nose', AT_AXIS, 'head'), ...hangAll(build, 'tie', { ...AT_AXIS, alongM: -d / 2 }, 'tie')],
   };
 }
 
@@ -236,36 +235,12 @@ function stackSizes(build: Build): { spans: Span[]; totalM: number } {
 }
 
 /** Length an entry takes up in the stack. */
-function entryLength(build: Build, index: number, item: Item): number {
-  const { part } = item;
-  switch (part.kind) {
-    case 'clevis':
-      return part.legThicknessM;
-    case 'cap': {
-      // The open side goes over a neighbour that is thick enough to fill it.
-      const neighbour = build.strand[item.flipped ? index - 1 : index + 1];
-      const beside = neighbour ? itemOf(build, neighbour.item).part : null;
-      const isFilled = beside !== null && (beside.kind === 'bead' || beside.kind === 'weight');
-      return isFilled ? part.lengthM - part.nestDepthM : part.lengthM;
-    }
-    case 'dressing':
-      return part.bandLengthM;
-    case 'filmBlade':
-      return part.thicknessM;
-    case 'deltaBlade':
-      return part.lengthM;
-    case 'shrinkTube':
-      // Last on the wire it lies over the tail wraps and takes no room.
-      return index === build.strand.length - 1
-        ? 0
-        : (stateOf(item, 'tube').cutLengthM ?? DEFAULT_TUBE_M) * (1 - part.lengthwiseShrink);
-    default:
-      return isBored(part) ? part.lengthM : 0;
-  }
+function entryLength(build: Build, index: number, { part, state, flipped }: Item): number {
+  const { threads } = roomOf(part);
+  const beside = build.strand[flipped ? index - 1 : index + 1];
+  const open = beside ? itemOf(build, beside.item).part : null;
+  return threads ? threads.stackM(part, state, open, index === build.strand.length - 1) : 0;
 }
-
-/** A tube somewhere on the shaft with no length set: enough to see and to slide. */
-const DEFAULT_TUBE_M = 0.01;
 
 function placeClevises(placed: readonly PlacedEntry[]): PlacedClevis[] {
   return placed
@@ -294,67 +269,46 @@ function lengthOver(spans: readonly Span[]): number {
   return Math.max(...spans.map(({ x1M }) => x1M)) - Math.min(...spans.map(({ x0M }) => x0M));
 }
 
-/** Hangs a chain of links: each bears on the inside of what holds it. */
-function hangAll(build: Build, parent: Holder, bearM: number, offAxisM: number, line: Line): PlacedOff[] {
-  return childrenOf(build, parent).flatMap((item) => {
-    const { part } = item;
-    const how = item.seat.on === 'item' ? item.seat.how : 'hung';
-    const base = { item, parent, how, line, pivotM: bearM, offAxisM, forward: false };
-    const next = (atM: number) => hangAll(build, item.id, atM, offAxisM, line);
-    switch (part.kind) {
-      case 'splitRing': {
-        const x0M = bearM - part.wireDiameterM;
-        const x1M = x0M + part.outerDiameterM;
-        return [{ ...base, x0M, x1M }, ...next(x1M - part.wireDiameterM)];
-      }
-      case 'hook': {
-        const x0M = bearM - part.wireDiameterM;
-        const bandM = x0M + eyeLengthM(part);
-        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...next(bandM)];
-      }
-      case 'swivel': {
-        const x0M = bearM - part.eyeWireM;
-        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...next(x0M + part.lengthM - part.eyeWireM)];
-      }
-      case 'body': {
-        const x0M = bearM - part.wireDiameterM;
-        return [{ ...base, x0M, x1M: x0M + part.lengthM }, ...next(x0M + part.lengthM - part.wireDiameterM)];
-      }
-      case 'blade': {
-        const x0M = bearM - part.holeOffsetM;
-        return [{ ...base, x0M, x1M: x0M + part.lengthM }];
-      }
-      case 'dressing':
-        return [{ ...base, x0M: bearM, x1M: bearM + part.fibreLengthM }];
-      default:
-        return [];
-    }
+const AT_AXIS: Bearing = { alongM: 0, offAxisM: 0, coveredToM: null, roomM: 0 };
+
+/** All that sits on an end of the wire or its tie, with what each holds in turn. */
+function hangAll(build: Build, parent: Holder, at: Bearing, line: Line): PlacedOff[] {
+  return childrenOf(build, parent).flatMap((item) =>
+    seatOn(build, item, item.part.kind === 'head' ? 'moulded' : 'hung', at, line, parent),
+  );
+}
+
+/** An item where it bears, and all that it holds. */
+function seatOn(build: Build, item: Item, how: How, at: Bearing, line: Line, parent: Holder): PlacedOff[] {
+  const { part, state } = item;
+  const sits = roomOf(part).sits[how];
+  if (!sits) throw new Error(`layOut: a ${part.kind} cannot be ${how}; structureProblem should have refused it`);
+  const lies = sits.lies(part, at, state);
+  const pivotM = line === 'head' ? lies.x0M : at.alongM;
+  const own: PlacedOff = { item, parent, how, line, ...lies, pivotM, offAxisM: at.offAxisM, forward: false };
+  return [own, ...heldBy(build, item, lies, at, line)];
+}
+
+function heldBy(build: Build, item: Item, lies: Along, at: Bearing, line: Line): PlacedOff[] {
+  const { holds } = roomOf(item.part);
+  return childrenOf(build, item.id).flatMap((child) => {
+    const how = child.seat.on === 'item' ? child.seat.how : 'hung';
+    const holding = holds[how];
+    return holding ? seatOn(build, child, how, holding.bearing(item.part, lies, at), line, item.id) : [];
   });
+}
+
+/** What hangs on a clevis or is slid over a sleeve. */
+function heldOnWire(build: Build, entry: PlacedEntry, clevises: readonly PlacedClevis[]): PlacedOff[] {
+  if (entry.leg === 'aft') return [];
+  const clevis = clevises.find(({ item }) => item.id === entry.item.id);
+  const lies = clevis ? { x0M: clevis.foreM, x1M: clevis.aftM } : entry;
+  return heldBy(build, entry.item, lies, AT_AXIS, 'run');
 }
 
 /** The same link hung the other way, forward from the nose. */
 function forward(link: PlacedOff): PlacedOff {
   return { ...link, x0M: -link.x1M, x1M: -link.x0M, pivotM: -link.pivotM, forward: true };
-}
-
-function slideOver(build: Build, host: PlacedEntry): PlacedOff[] {
-  return childrenOf(build, host.item.id).flatMap((item) => {
-    if (item.seat.on !== 'item' || item.seat.how !== 'over' || !isBored(item.part)) return [];
-    const x0M = host.x1M - item.part.lengthM;
-    return [
-      {
-        item,
-        parent: host.item.id,
-        how: 'over' as const,
-        line: 'run' as const,
-        x0M,
-        x1M: host.x1M,
-        pivotM: host.x1M,
-        offAxisM: 0,
-        forward: false,
-      },
-    ];
-  });
 }
 
 /** The end of what a tube over the tail has to cover: loop, rings and the eye of the hooks. */

@@ -7,7 +7,7 @@
 import { eyeLengthM } from '../parts/hook-form';
 import { layOut, tubeCoverEnd, type Layout } from './layout';
 import { turnsAllowance, wireIn, wireInEnd, wrapsAllowance } from '../parts/formed-wire';
-import { keeperWire } from '../parts/mass';
+import { keeperWire } from '../parts/kinds/keeper';
 import type { WireEnd } from '../parts/wire-form';
 import { stateOf } from './item-state';
 import { wireEnd, type BentWire, type Build, type End, type Item } from './lure';

@@ -6,9 +6,12 @@
  */
 import * as z from 'zod/mini';
 import { daySchema, noteText, shortText, wireLengthM } from '../schema';
-import { partIdSchema, partSchema, wireSchema } from '../parts/part';
+import { partSchema } from '../parts/part';
+import { partIdSchema } from '../parts/kinds/common';
+import { wireSchema } from '../parts/kinds/wire';
+import { HOWS } from '../parts/kinds/room';
 import { wireEndSchema, wireFormSchema, type WireEnd } from '../parts/wire-form';
-import { stateSchema } from './item-state';
+import { stateSchema } from '../parts/part';
 
 export const itemIdSchema = z
   .string()
@@ -25,13 +28,7 @@ export type LureId = z.infer<typeof lureIdSchema>;
 export const endSchema = z.enum(['nose', 'tail']);
 export type End = z.infer<typeof endSchema>;
 
-/**
- * How one part sits on another. `over`: slid over it, which passes through its bore (a bell over its sleeve).
- * `moulded`: cast into it (a hook in a head). `collared`: on the collar behind a head. `banded`: pulled through a skirt's
- * band. `pushed`: on a hook over its point (a trailer).
- */
-export const howSchema = z.enum(['hung', 'tied', 'over', 'moulded', 'collared', 'banded', 'pushed']);
-export type How = z.infer<typeof howSchema>;
+export const howSchema = z.enum(HOWS);
 
 /** Where an item sits. `end`: hung in the loop there, or cast about the nose of a bent wire. `tie`: forced over its line tie. */
 export const seatSchema = z.discriminatedUnion('on', [

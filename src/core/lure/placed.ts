@@ -1,7 +1,8 @@
 /** Things in their places: along which line of the lure, from where to where, how far from its axis. */
 import type { PartOf } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
-import type { Holder, How, Item, Leg } from './lure';
+import type { Holder, Item, Leg } from './lure';
+import type { How } from '../parts/kinds/room';
 
 export const LINES = ['run', 'trail', 'head', 'tie'] as const;
 export type Line = (typeof LINES)[number];

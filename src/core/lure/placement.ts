@@ -1,5 +1,6 @@
 /** What a part is wanted for: which place it takes, which edits put it there, whether it fits. */
-import type { Frame, Part } from '../parts/part';
+import type { Part } from '../parts/part';
+import type { Frame } from '../parts/kinds/frame';
 import type { Edit } from './edit';
 import { seatPart, threadParts } from './editing';
 import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Misfit, type Place } from './fit';

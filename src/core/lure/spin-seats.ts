@@ -1,7 +1,9 @@
 /** What turns: blades on a clevis or behind a swivel, films and buzz blades threaded on the wire. */
 import { PATTERNS } from '../parts/blade-pattern';
 import { DELTA_TIPS_AT } from '../parts/delta-form';
-import type { Blade, DeltaBlade, FilmBlade } from '../parts/part';
+import type { Blade } from '../parts/kinds/blade';
+import type { DeltaBlade } from '../parts/kinds/delta-blade';
+import type { FilmBlade } from '../parts/kinds/film-blade';
 import type { Bearing, SpinBlade } from '../hydro/spin';
 import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta-blade';
 import { filmBearing, filmSpinBlade, filmSpread, FILM_COEFFICIENTS } from '../hydro/film-blade';

@@ -1,7 +1,8 @@
 /**
  * What no order of work could ever reach. Everything else is a design with findings.
  */
-import type { PartKind } from '../parts/part';
+import type { Holds, Port } from '../parts/kinds/room';
+import { portsOf, type PartKind } from '../parts/part';
 import type { Section } from '../parts/wire-form';
 import { usualState } from './item-state';
 import {
@@ -13,11 +14,11 @@ import {
   type Carrier,
   type End,
   type Holder,
-  type How,
   type Item,
   type ItemId,
   type Seat,
 } from './lure';
+import { type How } from '../parts/kinds/room';
 
 export type Refusal =
   | { readonly code: 'unknownItem'; readonly item: string }
@@ -51,54 +52,31 @@ export type Refusal =
 /** What a lure can have too much of. */
 export type Bounded = 'versions' | 'items' | 'entries' | 'depth' | 'data' | 'edits';
 
-const THREADABLE: ReadonlySet<PartKind> = new Set([
-  'clevis',
-  'bead',
-  'sleeve',
-  'bell',
-  'striker',
-  'cap',
-  'weight',
-  'dressing',
-  'shrinkTube',
-  'filmBlade',
-  'deltaBlade',
-  'rivet',
-]);
-const HANGS_ON_LOOP: ReadonlySet<PartKind> = new Set(['splitRing', 'hook', 'blade', 'swivel']);
-const GOES_OVER_TIE: ReadonlySet<PartKind> = new Set(['splitRing']);
-
-/** What each kind of part can carry, and how. Absent: it has nothing to hold anything. */
-const CARRIES: Readonly<Partial<Record<PartKind, Partial<Record<How, readonly PartKind[]>>>>> = {
-  clevis: { hung: ['blade', 'splitRing'] },
-  splitRing: { hung: ['hook', 'splitRing', 'blade', 'swivel', 'body'] },
-  swivel: { hung: ['blade', 'splitRing'] },
-  body: { hung: ['splitRing', 'hook'] },
-  head: { moulded: ['hook'], collared: ['skirt'] },
-  skirt: { banded: ['skirtLayer'], tied: ['softWire'] },
-  hook: { pushed: ['trailer'], hung: ['hook'], tied: ['dressing', 'keeper'] },
-  sleeve: { over: ['bell', 'cap', 'bead', 'striker'] },
-};
-/** A clevis has one lobe, a head one hook and one collar; a bare sleeve or shank can carry more. */
-const CARRIES_ONE: Readonly<Partial<Record<PartKind, readonly How[]>>> = {
-  clevis: ['hung'],
-  swivel: ['hung'],
-  head: ['moulded', 'collared'],
-  hook: ['pushed', 'hung'],
-  skirt: ['tied'],
-};
+/** What a loop of the wire takes, what is forced over its tie, and what is cast about the nose of a bent one. */
+const LOOP_TAKES: ReadonlySet<Port> = new Set<Port>(['coil', 'hookEye', 'hole', 'swivelEye']);
+const TIE_TAKES: ReadonlySet<Port> = new Set<Port>(['coil']);
+const NOSE_TAKES: ReadonlySet<Port> = new Set<Port>(['cast']);
 
 export function canThread(kind: PartKind): boolean {
-  return THREADABLE.has(kind);
+  return portsOf(kind).threads !== null;
 }
 
 export function canSitOn(kind: PartKind, parent: PartKind, how: How): boolean {
-  return CARRIES[parent]?.[how]?.includes(kind) ?? false;
+  const port = portOf(kind, how);
+  return port !== null && (holdsOf(parent, how)?.takes.includes(port) ?? false);
+}
+
+function portOf(kind: PartKind, how: How): Port | null {
+  return portsOf(kind).sits[how]?.port ?? null;
+}
+
+function holdsOf(kind: PartKind, how: How): Pick<Holds<never>, 'takes' | 'isOnlyOne'> | undefined {
+  return portsOf(kind).holds[how];
 }
 
 /** False when this item's one place to hold something in this way is taken. */
 export function hasRoomToHold(build: Build, item: Item, how: How): boolean {
-  return !CARRIES_ONE[item.part.kind]?.includes(how) || heldOn(build, item, how).length === 0;
+  return !holdsOf(item.part.kind, how)?.isOnlyOne || heldOn(build, item, how).length === 0;
 }
 
 function heldOn(build: Build, { id }: Item, how: How): Item[] {
@@ -107,11 +85,14 @@ function heldOn(build: Build, { id }: Item, how: How): Item[] {
 
 /** What can be put on this end: hung in its loop, or cast about the nose of a bent wire. */
 export function canSitAtEnd(kind: PartKind, carrier: Carrier, end: End): boolean {
-  return carrier.kind === 'bentWire' && end === 'nose' ? kind === 'head' : HANGS_ON_LOOP.has(kind);
+  const isCast = carrier.kind === 'bentWire' && end === 'nose';
+  const port = portOf(kind, isCast ? 'moulded' : 'hung');
+  return port !== null && (isCast ? NOSE_TAKES : LOOP_TAKES).has(port);
 }
 
 export function canGoOverTie(kind: PartKind): boolean {
-  return GOES_OVER_TIE.has(kind);
+  const port = portOf(kind, 'hung');
+  return port !== null && TIE_TAKES.has(port);
 }
 
 /** True when the wire has a line tie that is neither of its ends. */
@@ -165,7 +146,7 @@ function seatProblem(build: Build, item: Item): Refusal | null {
     const onKind = parent.part.kind;
     return { code: 'nothingToHoldIt', item: item.id, kind, on: parent.id, onKind, how: seat.how };
   }
-  if (CARRIES_ONE[parent.part.kind]?.includes(seat.how) && heldOn(build, parent, seat.how).length > 1) {
+  if (holdsOf(parent.part.kind, seat.how)?.isOnlyOne && heldOn(build, parent, seat.how).length > 1) {
     return { code: 'seatTaken', item: item.id, on: parent.id };
   }
   return null;

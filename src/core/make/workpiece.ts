@@ -4,7 +4,8 @@
  */
 import { wireInEnd } from '../parts/formed-wire';
 import type { WireEnd } from '../parts/wire-form';
-import { usualState, type ItemState } from '../lure/item-state';
+import { usualState } from '../lure/item-state';
+import { type ItemState } from '../parts/part';
 import { layOut } from '../lure/layout';
 import {
   itemOf,

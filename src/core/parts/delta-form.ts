@@ -4,7 +4,6 @@
  */
 import type { OutlineShape } from './blade-pattern';
 import type { BladeShape } from './outline';
-import type { DeltaBlade } from './part';
 import type { ProfilePoint } from './profile';
 
 /** Where along its length the tips stand, and how far out the trailing corner still is. Trade estimates. */
@@ -16,12 +15,18 @@ const HUB_M = 0.0016;
 export const DELTA_LOBE: OutlineShape = { widestAt: 0.72, root: { p: 1.2, e: 0.9 }, tip: { p: 2, e: 0.5 } };
 const LOBE_WIDTH = 0.8;
 
-export function deltaLobe({ spanM, lengthM }: DeltaBlade): BladeShape {
+/** What of a buzz blade its form follows from. */
+export interface DeltaMeasures {
+  readonly spanM: number;
+  readonly lengthM: number;
+}
+
+export function deltaLobe({ spanM, lengthM }: DeltaMeasures): BladeShape {
   return { lengthM: spanM / 2, widthM: lengthM * LOBE_WIDTH, cupDepthM: 0, holeOffsetM: 0 };
 }
 
 /** Radius it sweeps against the way from the front ear. */
-export function deltaSweep({ lengthM, spanM }: DeltaBlade): ProfilePoint[] {
+export function deltaSweep({ lengthM, spanM }: DeltaMeasures): ProfilePoint[] {
   const tipM = spanM / 2;
   return [
     { xM: 0, radiusM: HUB_M },
@@ -33,7 +38,7 @@ export function deltaSweep({ lengthM, spanM }: DeltaBlade): ProfilePoint[] {
 }
 
 /** Area of one lobe, m². */
-export function deltaLobeArea(blade: DeltaBlade): number {
+export function deltaLobeArea(blade: DeltaMeasures): number {
   const sweep = deltaSweep(blade);
   return sweep.slice(1).reduce((sum, b, i) => {
     const a = sweep[i];

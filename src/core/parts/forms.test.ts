@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { partsOfKind } from './catalogue';
 import { deltaLobeArea, deltaSweep, DELTA_TIPS_AT } from './delta-form';
 import { headProfile, headVolume } from './head-form';
-import { keeperWire, massFromGeometry, wireMass } from './mass';
-import { HEAD_SHAPES, TRAILER_STYLES } from './part';
+import { massFromGeometry, wireMass } from './mass';
+import { keeperWire } from './kinds/keeper';
+import { HEAD_SHAPES } from './head-form';
+import { TRAILER_STYLES } from './kinds/trailer';
 import { formedLength } from './formed-wire';
 
 describe('heads', () => {

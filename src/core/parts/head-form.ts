@@ -3,7 +3,17 @@
  * drawing, mass and contact. The widths stand to the heights as the head's width to its height.
  */
 import { never } from '../never';
-import type { Head } from './part';
+
+export const HEAD_SHAPES = ['bullet', 'ball', 'minnow', 'flat', 'cone'] as const;
+
+/** What of a head its outside follows from. */
+export interface HeadForm {
+  readonly shape: (typeof HEAD_SHAPES)[number];
+  readonly lengthM: number;
+  readonly heightM: number;
+  readonly widthM: number;
+  readonly collarDiameterM: number;
+}
 
 export interface HeadStation {
   readonly xM: number;
@@ -13,7 +23,7 @@ export interface HeadStation {
 
 const STEPS = 28;
 
-export function headProfile(head: Head): HeadStation[] {
+export function headProfile(head: HeadForm): HeadStation[] {
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const x = (1 - Math.cos((i / STEPS) * Math.PI)) / 2;
     const [up, down] = halves(head.shape, x);
@@ -24,7 +34,7 @@ export function headProfile(head: Head): HeadStation[] {
 }
 
 /** Share of the half height above and below the axis at x, 0 at the nose and 1 at the collar. */
-function halves(shape: Head['shape'], x: number): readonly [number, number] {
+function halves(shape: HeadForm['shape'], x: number): readonly [number, number] {
   switch (shape) {
     case 'ball': {
       const round = Math.sqrt(Math.max(0, 1 - (2 * x - 1) ** 2));
@@ -51,7 +61,7 @@ function halves(shape: Head['shape'], x: number): readonly [number, number] {
 }
 
 /** Volume of the head without its collar, m³: ellipses from nose to collar. */
-export function headVolume(head: Head): number {
+export function headVolume(head: HeadForm): number {
   const stations = headProfile(head);
   const wide = head.widthM / head.heightM;
   return stations.slice(1).reduce((sum, b, i) => {

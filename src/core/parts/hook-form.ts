@@ -2,11 +2,18 @@
  * The form of one limb of a hook in its own plane: x from the front of the eye, radius from the shank's axis.
  * A treble has three such limbs, a third of a turn apart. One form serves drawing and clearance.
  */
-import type { Hook } from './part';
 import type { ProfilePoint } from './profile';
 
 /** How far the point runs forward from the bend, as a share of the gap. */
 const POINT_LIMB = 0.6;
+
+/** What of a hook its form follows from. */
+export interface HookMeasures {
+  readonly lengthM: number;
+  readonly gapM: number;
+  readonly wireDiameterM: number;
+  readonly eyeInnerDiameterM: number;
+}
 
 export interface HookLimb {
   /** Centre line from the shank's end round the bend to the point. */
@@ -16,11 +23,11 @@ export interface HookLimb {
   readonly bendRadiusM: number;
 }
 
-export function eyeLengthM(hook: Hook): number {
+export function eyeLengthM(hook: Pick<HookMeasures, 'eyeInnerDiameterM' | 'wireDiameterM'>): number {
   return hook.eyeInnerDiameterM + 2 * hook.wireDiameterM;
 }
 
-export function hookLimb(hook: Hook, bendSteps = 10): HookLimb {
+export function hookLimb(hook: HookMeasures, bendSteps = 10): HookLimb {
   const bendRadiusM = hook.gapM / 2;
   const bendX = hook.lengthM - hook.wireDiameterM / 2 - bendRadiusM;
   const pointTip = { xM: bendX - POINT_LIMB * hook.gapM, radiusM: hook.gapM * 1.04 };

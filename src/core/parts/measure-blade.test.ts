@@ -7,7 +7,7 @@ import { densityOf } from './material';
 import { massFromGeometry } from './mass';
 import { bladeFromReadings, type BladeReadings } from './measure-blade';
 import { sheetArea } from './outline';
-import type { Blade } from './part';
+import type { Blade } from './kinds/blade';
 
 const BLADES = partsOfKind('blade').filter(({ texture }) => texture === 'smooth');
 

@@ -4,7 +4,7 @@ import { CATALOGUE, partsOfKind } from './catalogue';
 import { massFromGeometry } from './mass';
 import { bladeStrips, chordRatio, hollowDepth, outlineRim, planArea, sheetArea } from './outline';
 import { PART_KINDS, partSchema } from './part';
-import { isBored, radiusProfile } from './profile';
+import { isBored, radiusProfile } from './bored';
 import { hookLimb } from './hook-form';
 
 describe('the catalogue', () => {

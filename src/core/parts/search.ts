@@ -3,9 +3,8 @@
  * Words match the start of a word of the part; a size matches the label, a length or a mass what the part measures.
  */
 import { readQuantity } from '../units/read';
-import { PATTERNS } from './blade-pattern';
 import { MATERIALS } from './material';
-import type { Part } from './part';
+import { roomOf, type Part } from './part';
 
 /** A part with what can be asked of it, made once per part. */
 export interface Searchable {
@@ -38,74 +37,15 @@ export function searchable(part: Part): Searchable {
     part.material,
     MATERIALS[part.material].name,
     part.finish.name,
-    ...(part.kind === 'blade' ? [PATTERNS[part.pattern].name, part.texture, part.backFinish.name] : []),
-    ...(part.kind === 'bead' ? [part.shape, part.wallM === null ? 'solid' : 'hollow'] : []),
-    ...(part.kind === 'weight' ? [part.shape] : []),
-    ...(part.kind === 'clevis' ? [part.style === 'quickChange' ? 'quick-change' : part.style] : []),
-    ...(part.kind === 'head' || part.kind === 'body' ? [part.shape] : []),
-    ...(part.kind === 'swivel' ? [part.style === 'ballBearing' ? 'ball bearing' : part.style] : []),
-    ...(part.kind === 'deltaBlade' ? [`${part.hand} hand`, `${part.lobes} lobes`] : []),
-    ...(part.kind === 'skirt' ? [part.style === 'onePiece' ? 'one-piece' : part.style] : []),
-    ...(part.kind === 'hook' ? [part.points === 3 ? 'treble' : 'single', part.barb ? 'barbed' : 'barbless'] : []),
+    ...roomOf(part).words(part),
   ];
   const plain = foldText(words.join(' ')).split(BETWEEN_WORDS);
   return {
     part,
     words: ` ${plain.filter(Boolean).join(' ')}`,
     label: labelKey(part.label ?? ''),
-    lengthsM: telling(part),
+    lengthsM: roomOf(part).telling(part),
   };
-}
-
-/** The measures people call a part by. */
-function telling(part: Part): number[] {
-  switch (part.kind) {
-    case 'blade':
-      return [part.lengthM, part.widthM];
-    case 'filmBlade':
-      return [part.spanM, part.widthM];
-    case 'bead':
-    case 'striker':
-    case 'cap':
-      return [part.diameterM];
-    case 'weight':
-    case 'sleeve':
-      return [part.lengthM, part.diameterM];
-    case 'bell':
-      return [part.lengthM, part.mouthDiameterM];
-    case 'wire':
-      return [part.diameterM];
-    case 'clevis':
-      return [part.boreM, part.dropM];
-    case 'dressing':
-      return [part.fibreLengthM];
-    case 'splitRing':
-      return [part.outerDiameterM, part.wireDiameterM];
-    case 'hook':
-      return [part.gapM, part.lengthM];
-    case 'shrinkTube':
-      return [part.suppliedBoreM];
-    case 'head':
-      return [part.lengthM, part.heightM];
-    case 'swivel':
-    case 'skirtLayer':
-    case 'trailer':
-      return [part.lengthM];
-    case 'keeper':
-      return [part.legM];
-    case 'deltaBlade':
-      return [part.spanM];
-    case 'rivet':
-      return [part.lengthM, part.diameterM];
-    case 'skirt':
-      return [part.strands?.lengthM ?? part.boreM];
-    case 'softWire':
-      return [part.diameterM];
-    case 'body':
-      return [part.metalLengthM, part.diameterM];
-    case 'frame':
-      return [part.wire.diameterM];
-  }
 }
 
 /** What was typed, taken apart. `3 mm`, `1/4 oz` and `#3 ½` are read as one. Never throws on text. */

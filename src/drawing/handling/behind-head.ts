@@ -1,7 +1,7 @@
 /** What goes on behind a head: the skirt on its collar, the trailer on the hook, the twist that locks the skirt. */
 import { stateOf } from '../../core/lure/item-state';
 import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../../core/lure/lure';
-import { skirtForm } from '../../core/lure/skirt-form';
+import { skirtOn } from '../../core/lure/skirt-on';
 import type { PartOf } from '../../core/parts/part';
 import { headShapes } from '../bait-shapes';
 import { wireStrokes } from '../bent-wire';
@@ -35,8 +35,8 @@ export function skirtFrames(build: Build, id: ItemId): Frame[] {
   if (!at || skirt.part.kind !== 'skirt') return [];
   const { head, hook } = at;
   const collarM = head.lengthM;
-  const form = skirtForm(build, skirt);
-  const strands = layer(skirtShapes(skirt, form), collarM * MM);
+  const form = skirtOn(build, skirt);
+  const strands = layer(skirtShapes(skirt.part, form), collarM * MM);
   const bare = bareHead(head, hook);
   const tail = ((hook?.lengthM ?? 0.03) + head.hookAtM) * MM;
   const out = Math.max(form.toNoseM, form.toTailM) * MM * Math.sin(form.flareRad) * 0.7 + 3;

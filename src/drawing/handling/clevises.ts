@@ -1,6 +1,6 @@
 /** Two clevises stacked on one wire, in the order of their own strand: which leg goes on when, one bow up, one down. */
 import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
-import type { Blade } from '../../core/parts/part';
+import type { Blade } from '../../core/parts/kinds/blade';
 import { layOut } from '../../core/lure/layout';
 import { wireStrokes } from '../bent-wire';
 import { darker } from '../colour';

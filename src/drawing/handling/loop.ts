@@ -1,6 +1,6 @@
 /** A loop at the end of a wire, rolled about round pliers: from its own inside diameter, wire and wraps. */
 import type { WireEnd } from '../../core/parts/wire-form';
-import type { Wire } from '../../core/parts/part';
+import type { Wire } from '../../core/parts/kinds/wire';
 import { wireStrokes } from '../bent-wire';
 import { darker, lighter } from '../colour';
 import { ellipse, polyline, type Point } from '../path';

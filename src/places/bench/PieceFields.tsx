@@ -1,7 +1,9 @@
 'use client';
 
 import type { Edit } from '@/core/lure/edit';
-import { RIVET_FIXINGS, SWIVEL_CONDITIONS, type ItemState } from '@/core/lure/item-state';
+import { RIVET_FIXINGS } from '@/core/parts/kinds/rivet';
+import { SWIVEL_CONDITIONS } from '@/core/parts/kinds/swivel';
+import { type ItemState } from '@/core/parts/part';
 import type { Item } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';

@@ -1,6 +1,6 @@
 /** Blade against hook, blade against blade, with the beads that would keep them apart. */
 import type { Part } from '../../parts/part';
-import { isBored } from '../../parts/profile';
+import { isBored } from '../../parts/bored';
 import {
   bladeToBlade,
   BLADE_GAP_M,

@@ -2,7 +2,7 @@
 import type { PartOf } from '../../parts/part';
 import { MATERIALS, type MaterialId } from '../../parts/material';
 import { strandIndexes } from '../editing';
-import { radiusProfile } from '../../parts/profile';
+import { radiusProfile } from '../../parts/bored';
 import type { Finding } from '../finding';
 import { isLoose, misfits, placeOf } from '../fit';
 import type { Layout } from '../layout';

@@ -1,12 +1,13 @@
 /** Skirts and trailers: strands and a kicking tail, how the trailer is threaded, what stands before the hook's point. */
-import type { Trailer } from '../../parts/part';
+import type { Trailer } from '../../parts/kinds/trailer';
 import type { Edit } from '../edit';
 import type { Finding } from '../finding';
-import { stateOf, type ItemState } from '../item-state';
+import { stateOf } from '../item-state';
+import { type ItemState } from '../../parts/part';
 import type { Layout } from '../layout';
 import type { PlacedOff } from '../placed';
 import type { Build, Item } from '../lure';
-import { skirtForm } from '../skirt-form';
+import { skirtOn } from '../../lure/skirt-on';
 
 /** A trailer as thick as this many collars pushes the strands out. Trade estimate. */
 const BALLOONS_ABOVE = 1.25;
@@ -26,7 +27,7 @@ export function softFindings(build: Build, layout: Layout): Finding[] {
 }
 
 function sides(build: Build, item: Item): Finding[] {
-  const { groups, toNoseM, toTailM, longSide } = skirtForm(build, item);
+  const { groups, toNoseM, toTailM, longSide } = skirtOn(build, item);
   const base = { severity: 'good', items: [item.id], repairs: [] } as const;
   if (groups.length === 0) {
     return [{ ...base, code: 'skirtWithoutLayers', key: `skirtWithoutLayers ${item.id}`, severity: 'caution' }];
@@ -111,7 +112,7 @@ function claw({ id, flipped }: Item, { style }: Trailer): Finding[] {
 
 /** Strands that lie over the part that kicks hold it still. */
 function strands(build: Build, placed: PlacedOff, part: Trailer, skirt: PlacedOff): Finding[] {
-  const form = skirtForm(build, skirt.item);
+  const form = skirtOn(build, skirt.item);
   const { cutM } = stateOf(placed.item, 'trailer');
   const strandsM = skirt.x1M + form.toTailM;
   const kicksFromM = placed.x0M + part.kicksFromM - cutM;

@@ -1,11 +1,11 @@
 /** How a skirt lies on its collar: how far its strands reach to the nose and to the tail, and how far it stands out. */
-import { stateOf } from './item-state';
-import { childrenOf, type Build, type End, type Item } from './lure';
+import type { Finish } from './kinds/common';
+import type { SkirtLayer } from './kinds/skirt-layer';
 
 export interface StrandGroup {
   readonly hex: string;
   readonly accentHex: string | null;
-  readonly sheen: Item['part']['finish']['sheen'];
+  readonly sheen: Finish['sheen'];
   readonly count: number;
   /** Reach of the strands from the collar, the tips as cut, m. */
   readonly toNoseM: number;
@@ -15,7 +15,7 @@ export interface StrandGroup {
 
 export interface SkirtForm {
   readonly groups: readonly StrandGroup[];
-  readonly longSide: End;
+  readonly longSide: 'nose' | 'tail';
   /** Longest reach each way, m. */
   readonly toNoseM: number;
   readonly toTailM: number;
@@ -29,43 +29,50 @@ const ONE_PIECE_STRAND_M = 0.0011;
 const LEAST_FLARE_RAD = 0.35;
 const FLARE_OFF_CENTRE_RAD = 1.3;
 
-/** @param skirt an item of kind skirt */
-export function skirtForm(build: Build, skirt: Item): SkirtForm {
-  const { part } = skirt;
-  if (part.kind !== 'skirt') throw new Error(`skirtForm: ${skirt.id} is a ${part.kind}`);
-  const { collarAt, tips } = stateOf(skirt, 'skirt');
+/** What of a skirt its form follows from. */
+interface SkirtBand {
+  readonly finish: Finish;
+  readonly strands: { readonly count: number; readonly lengthM: number } | null;
+}
+
+/**
+ * @param collarAt how far along its strands the collar sits, 0…1
+ * @param flipped its long side to the nose
+ * @param held what is pulled through its band; anything but strips is left out
+ */
+export function skirtForm(
+  { finish, strands }: SkirtBand,
+  { collarAt, tips }: { readonly collarAt: number; readonly tips: 'even' | 'thinned' },
+  flipped: boolean,
+  held: readonly { readonly kind: string }[],
+): SkirtForm {
   const shortShare = Math.min(collarAt, 1 - collarAt);
-  const noseShare = skirt.flipped ? 1 - shortShare : shortShare;
+  const noseShare = flipped ? 1 - shortShare : shortShare;
   // A one-piece skirt is moulded about its collar: all its strands run one way.
   const group = (lengthM: number, rest: Omit<StrandGroup, 'toNoseM' | 'toTailM'>): StrandGroup => ({
     ...rest,
     toNoseM: lengthM * noseShare,
     toTailM: lengthM * (1 - noseShare),
   });
-  const { finish } = part;
-  const own = part.strands
+  const own = strands
     ? [
-        group(part.strands.lengthM, {
+        group(strands.lengthM, {
           hex: finish.hex,
           accentHex: null,
           sheen: finish.sheen,
-          count: part.strands.count,
+          count: strands.count,
           widthM: ONE_PIECE_STRAND_M,
         }),
       ]
     : [];
-  const layers = childrenOf(build, skirt.id).flatMap(({ part: layer }) =>
-    layer.kind === 'skirtLayer'
-      ? [
-          group(layer.lengthM, {
-            hex: layer.finish.hex,
-            accentHex: layer.accentHex,
-            sheen: layer.finish.sheen,
-            count: layer.strands,
-            widthM: layer.strandWidthM,
-          }),
-        ]
-      : [],
+  const layers = held.filter(isLayer).map((layer) =>
+    group(layer.lengthM, {
+      hex: layer.finish.hex,
+      accentHex: layer.accentHex,
+      sheen: layer.finish.sheen,
+      count: layer.strands,
+      widthM: layer.strandWidthM,
+    }),
   );
   const groups = [...own, ...layers];
   return {
@@ -76,4 +83,8 @@ export function skirtForm(build: Build, skirt: Item): SkirtForm {
     flareRad: LEAST_FLARE_RAD + FLARE_OFF_CENTRE_RAD * (0.5 - shortShare),
     isThinned: tips === 'thinned',
   };
+}
+
+function isLayer(held: { readonly kind: string }): held is SkirtLayer {
+  return held.kind === 'skirtLayer';
 }

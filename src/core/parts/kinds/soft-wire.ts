@@ -1,0 +1,43 @@
+import * as z from 'zod/mini';
+import { stockLengthM, thicknessM } from '../../schema';
+import { densityOf } from '../material';
+import { common } from './common';
+import { asMeasured, discM2, NO_AREAS, noWords, plain, stockMassKg, type KindRoom } from './room';
+
+/** Soft wire sold in lengths, for locking a skirt or lashing a keeper; the mass is that of one stock length. */
+export const softWireSchema = z.strictObject({
+  kind: z.literal('softWire'),
+  ...common,
+  diameterM: thicknessM,
+  stockLengthM,
+});
+export type SoftWire = z.infer<typeof softWireSchema>;
+
+/** Turns of a skirt lock before its ends are twisted. */
+export const lockStateSchema = z.strictObject({
+  of: z.literal('lock'),
+  turns: z.int().check(z.minimum(1), z.maximum(8)),
+});
+
+export const softWireRoom: KindRoom<SoftWire, z.infer<typeof lockStateSchema>> = {
+  ...asMeasured,
+  ...plain,
+  usual: { of: 'lock', turns: 3 },
+  threads: null,
+  sits: {
+    tied: {
+      port: 'lashing',
+      side: () => ({ port: 'lashing' }),
+      lies: (_, { alongM, roomM }) => ({ x0M: alongM, x1M: alongM + roomM }),
+    },
+  },
+  holds: {},
+  radiusM: ({ diameterM }) => diameterM / 2,
+  profile: null,
+  geometricKg: ({ diameterM, stockLengthM: stockM, material }) => discM2(diameterM) * stockM * densityOf(material),
+  massKg: stockMassKg,
+  areas: () => NO_AREAS,
+  smaller: ({ diameterM, stockLengthM: stockM }) => [['thickness', diameterM, 'length', stockM]],
+  telling: ({ diameterM }) => [diameterM],
+  words: noWords,
+};

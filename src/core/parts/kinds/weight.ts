@@ -1,0 +1,65 @@
+import * as z from 'zod/mini';
+import { partLengthM } from '../../schema';
+import { box, curve, roundOff, type ProfilePoint } from '../profile';
+import { bored, common } from './common';
+import { asMeasured, plain, type KindRoom } from './room';
+import { solidKg, threadedWhole, turnedAreas } from './turned';
+
+export const weightSchema = z.strictObject({
+  kind: z.literal('weight'),
+  ...common,
+  ...bored,
+  shape: z.enum(['barrel', 'egg', 'cylinder', 'teardrop']),
+  diameterM: partLengthM,
+});
+export type Weight = z.infer<typeof weightSchema>;
+
+/** What the outside of turned metal follows from. */
+export interface MetalForm {
+  readonly shape: Weight['shape'];
+  readonly lengthM: number;
+  readonly diameterM: number;
+  readonly boreM: number;
+}
+
+const radiusM = ({ diameterM }: Weight) => diameterM / 2;
+
+export function metalProfile({ shape, lengthM, diameterM, boreM }: MetalForm): ProfilePoint[] {
+  switch (shape) {
+    case 'cylinder':
+      return box(lengthM, diameterM);
+    case 'barrel':
+      return roundOff(lengthM, diameterM, diameterM * 0.55, 2.6);
+    case 'egg':
+      return roundOff(lengthM, diameterM, boreM * 1.6, 2);
+    case 'teardrop':
+      return curve(lengthM, (x) => {
+        const end = boreM * 0.8;
+        const swell = x < 0.68 ? Math.sin((x / 0.68) * (Math.PI / 2)) ** 1.15 : Math.cos(((x - 0.68) / 0.32) * 1.25);
+        return end + (diameterM / 2 - end) * Math.max(swell, 0);
+      });
+  }
+}
+
+export const weightRoom: KindRoom<Weight, null> = {
+  ...asMeasured,
+  ...plain,
+  usual: null,
+  threads: threadedWhole(),
+  sits: {},
+  holds: {},
+  radiusM,
+  profile: metalProfile,
+  geometricKg: solidKg<Weight>(metalProfile),
+  areas: turnedAreas(radiusM),
+  smaller: ({ boreM, diameterM }) => [['hole', boreM, 'diameter', diameterM]],
+  telling: ({ lengthM, diameterM }) => [lengthM, diameterM],
+  words: ({ shape }) => [shape],
+  // Its bore stays: what metal it gains lies along and about it.
+  heavier: (part, by) => ({
+    ...part,
+    massKg: part.massKg * by,
+    lengthM: part.lengthM * Math.cbrt(by),
+    diameterM: part.diameterM * Math.cbrt(by),
+  }),
+};
