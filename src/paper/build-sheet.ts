@@ -10,8 +10,7 @@ import type { Plan } from '../core/make/plan';
 import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
 import { CUT_WORDS, termWords } from '../words/length-words';
-import { stateWords } from '../words/state-words';
-import { partLine, partTitle } from '../words/part-words';
+import { partLine, partTitle, stateWords } from '../words/part-words';
 import { CLOSING_WORDS } from '../words/closing-words';
 import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
 import { polyline } from '../drawing/path';
@@ -227,7 +226,10 @@ function partsInOrder({ build }: Lure): { part: Part; extra: string }[] {
   const threaded = [...new Set(build.strand.map(({ item }) => item))].map((id) => itemOf(build, id));
   return [...childrenOf(build, 'nose'), ...childrenOf(build, 'tie'), ...threaded, ...childrenOf(build, 'tail')]
     .flatMap(withHeld)
-    .map(({ part, role, state }) => ({ part, extra: [role ?? '', stateWords(state)].filter(Boolean).join(', ') }));
+    .map(({ part, role, state }) => ({
+      part,
+      extra: [role ?? '', stateWords({ part, state })].filter(Boolean).join(', '),
+    }));
 }
 
 function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {

@@ -2,8 +2,7 @@
 import { never } from '../core/never';
 import type { Difference } from '../core/lure/difference';
 import type { UnitSystem } from '../core/units/write';
-import { partLine, partTitle } from './part-words';
-import { stateWords } from './state-words';
+import { partLine, partTitle, stateWords } from './part-words';
 
 export function differenceWords(difference: Difference, system: UnitSystem): string {
   switch (difference.code) {
@@ -20,7 +19,7 @@ export function differenceWords(difference: Difference, system: UnitSystem): str
     case 'turned':
       return `${partTitle(difference.part)} turned over`;
     case 'handled': {
-      const words = stateWords(difference.to.state);
+      const words = stateWords(difference.to);
       return `${partTitle(difference.to.part)} ${words === '' ? 'as it came' : words}`;
     }
     case 'placedElsewhere':

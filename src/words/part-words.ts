@@ -2,7 +2,11 @@
 import { PATTERNS } from '../core/parts/blade-pattern';
 import type { BoredPart } from '../core/parts/bored';
 import { MATERIALS } from '../core/parts/material';
-import type { Part, PartKind, PartOf } from '../core/parts/part';
+import type { RivetFixing } from '../core/parts/kinds/rivet';
+import type { SwivelCondition } from '../core/parts/kinds/swivel';
+import type { Item } from '../core/lure/lure';
+import type { ItemState, KINDS, Part, PartKind, PartOf } from '../core/parts/part';
+import { degrees } from './angle-words';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
 
 /** `French blade #2, Odmar & Daughter`. */
@@ -30,6 +34,11 @@ interface Say {
   readonly mass: Measure;
 }
 
+/** What was done to a piece of a kind, in a few words; empty when nothing was. Only kinds to which something is done have it. */
+type StateWords<S> = [S] extends [null] ? unknown : { readonly state: (state: S) => string };
+
+type StateOfKind<K extends PartKind> = (typeof KINDS)[K]['usual'];
+
 interface KindWords<P> {
   readonly one: string;
   readonly many: string;
@@ -38,6 +47,17 @@ interface KindWords<P> {
   /** One short line that tells it from its neighbours in a list. */
   readonly line: (part: P, size: (lengthM: number) => string, system: UnitSystem) => string;
 }
+
+export const CONDITION_WORDS: Readonly<Record<SwivelCondition, string>> = {
+  free: 'turns freely',
+  gritty: 'gritty',
+  rusty: 'rusty',
+};
+export const FIXING_WORDS: Readonly<Record<RivetFixing, string>> = {
+  free: 'free to spin',
+  crimped: 'crimped on the wire',
+  upset: 'crimped, upset and filed',
+};
 
 const TURNED: Pick<KindWords<Extract<BoredPart, { readonly diameterM: number }>>, 'measures' | 'line'> = {
   measures: (part, { length, mass }) => [
@@ -50,7 +70,7 @@ const TURNED: Pick<KindWords<Extract<BoredPart, { readonly diameterM: number }>>
     `${size(part.diameterM)} × ${size(part.lengthM)}, ${finishWords(part)}, ${showMass(part.massKg, system)}`,
 };
 
-const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
+const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> & StateWords<StateOfKind<K>> } = {
   wire: {
     one: 'wire',
     many: 'wires',
@@ -95,9 +115,15 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size) => `${size(part.spanM)} × ${size(part.widthM)}, ${finishWords(part)}`,
+    state: ({ foldRad }) => (foldRad > 0 ? `folded ${degrees(foldRad)}` : ''),
   },
   bead: { ...TURNED, one: 'bead', many: 'beads' },
-  sleeve: { ...TURNED, one: 'sleeve', many: 'sleeves' },
+  sleeve: {
+    ...TURNED,
+    one: 'sleeve',
+    many: 'sleeves',
+    state: ({ slidUp }) => (slidUp ? 'slid up over the end' : ''),
+  },
   bell: {
     one: 'bell',
     many: 'bells',
@@ -147,6 +173,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size) => `gap ${size(part.gapM)}, ${part.barb ? 'barbed' : 'barbless'}, ${finishWords(part)}`,
+    state: ({ pinched }) => (pinched ? 'barb pinched' : ''),
   },
   shrinkTube: {
     one: 'shrink tube',
@@ -157,6 +184,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       length('wall', part.suppliedWallM),
     ],
     line: (part, size) => `${size(part.suppliedBoreM)} shrinking to ${size(part.recoveredBoreM)}, ${finishWords(part)}`,
+    state: () => '',
   },
   head: {
     one: 'head',
@@ -183,6 +211,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size) => `${size(part.lengthM)}, eye ${size(part.eyeInnerDiameterM)}`,
+    state: ({ condition }) => (condition === 'free' ? '' : CONDITION_WORDS[condition]),
   },
   deltaBlade: {
     one: 'buzz blade',
@@ -197,6 +226,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size) => `${size(part.spanM)}, ${part.hand}-handed, ${finishWords(part)}`,
+    state: ({ clacks }) => (clacks ? 'ticks on the head' : ''),
   },
   rivet: {
     one: 'rivet',
@@ -208,6 +238,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size) => `${size(part.lengthM)}, bore ${size(part.boreM)}, ${MATERIALS[part.material].name}`,
+    state: ({ fixing }) => (fixing === 'free' ? '' : FIXING_WORDS[fixing]),
   },
   skirt: {
     one: 'skirt',
@@ -221,6 +252,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size) => `bore ${size(part.boreM)}, ${finishWords(part)}`,
+    state: ({ tips }) => (tips === 'thinned' ? 'tips thinned' : ''),
   },
   skirtLayer: {
     one: 'skirt strip',
@@ -244,6 +276,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
       mass,
     ],
     line: (part, size, system) => `${size(part.lengthM)}, ${finishWords(part)}, ${showMass(part.massKg, system)}`,
+    state: ({ cutM, rounded }) => [cutM > 0 ? 'cut short' : '', rounded ? 'rounded' : ''].filter(Boolean).join(', '),
   },
   keeper: {
     one: 'keeper',
@@ -256,6 +289,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
     many: 'soft wires',
     measures: (part, { length }) => [length('diameter', part.diameterM), length('stock length', part.stockLengthM)],
     line: (part, size) => `${size(part.diameterM)}, ${finishWords(part)}`,
+    state: ({ turns }) => `${turns} ${turns === 1 ? 'turn' : 'turns'}`,
   },
   body: {
     one: 'body',
@@ -288,9 +322,16 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> } = {
 /** Of one part, and of several. */
 export const KIND_WORDS: Readonly<Record<PartKind, { readonly one: string; readonly many: string }>> = WORDS;
 
-function wordsOf<P extends Part>({ kind }: P): KindWords<P> {
-  // Words of a kind take the parts of that kind, and this part is of its kind.
-  return WORDS[kind] as unknown as KindWords<P>;
+type AnyKindWords<P> = KindWords<P> & { readonly state?: (state: ItemState) => string };
+
+function wordsOf<P extends Part>({ kind }: P): AnyKindWords<P> {
+  // Words of a kind take the parts and states of that kind, and this part is of its kind.
+  return WORDS[kind] as unknown as AnyKindWords<P>;
+}
+
+/** What was done to a piece, in a few words; empty when nothing was. */
+export function stateWords({ part, state }: Pick<Item, 'part' | 'state'>): string {
+  return state ? (wordsOf(part).state?.(state) ?? '') : '';
 }
 
 /** Everything measured on a part, most telling first. */

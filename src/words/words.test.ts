@@ -9,10 +9,9 @@ import { costOfChange } from '../core/lure/cost';
 import { applyEdits, type Edit } from '../core/lure/edit';
 import { seatPart, takeOff, threadParts } from '../core/lure/editing';
 import { differences } from '../core/lure/difference';
-import type { ItemState } from '../core/parts/part';
+import { roomOf, type ItemState } from '../core/parts/part';
 import { degrees } from './angle-words';
 import { differenceWords } from './difference-words';
-import { stateWords } from './state-words';
 import { findings } from '../core/lure/findings';
 import { cutLengths } from '../core/lure/lengths';
 import { lureMass } from '../core/lure/mass';
@@ -22,7 +21,7 @@ import { handlingCaution } from './caution-words';
 import { costWords, findingWords, repairWords } from './finding-words';
 import { refusalWords } from './refusal-words';
 import { termWords } from './length-words';
-import { finishWords, KIND_WORDS, partLine, partMeasures, partTitle } from './part-words';
+import { finishWords, KIND_WORDS, partLine, partMeasures, partTitle, stateWords } from './part-words';
 import { misfits, NOWHERE } from '../core/lure/fit';
 import { planMake } from '../core/make/plan';
 import { misfitWords } from './fit-words';
@@ -135,7 +134,11 @@ describe('any lure that can be reached', () => {
             }
           }
           for (const { part: each } of Object.values(lure.build.items)) {
-            for (const misfit of misfits(each, { ...NOWHERE, by: 'threaded', hanger: { hanger: 'wire', diameterM: 0.002 } })) {
+            for (const misfit of misfits(each, {
+              ...NOWHERE,
+              by: 'threaded',
+              hanger: { hanger: 'wire', diameterM: 0.002 },
+            })) {
               const { title, figure, why } = misfitWords(misfit, system);
               expectWords(title, figure, why);
             }
@@ -218,12 +221,14 @@ describe('what was done to a piece, in words', () => {
   ];
 
   it.each(states)('%o', (state, words) => {
-    if (words === '') expect(stateWords(state)).toBe('');
-    else expect(stateWords(state)).toMatch(words);
+    const of = CATALOGUE.find((each) => roomOf(each).usual?.of === state.of);
+    if (!of) throw new Error(`no catalogue part is ever ${state.of}`);
+    if (words === '') expect(stateWords({ part: of, state })).toBe('');
+    else expect(stateWords({ part: of, state })).toMatch(words);
   });
 
   it('nothing done, nothing said', () => {
-    expect(stateWords(null)).toBe('');
+    for (const each of CATALOGUE) expect(stateWords({ part: each, state: null })).toBe('');
     expect(degrees(-0.01)).toBe('0.6°');
     expect(degrees(1.2)).toBe('69°');
   });

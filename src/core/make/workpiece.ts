@@ -4,8 +4,7 @@
  */
 import { wireInEnd } from '../parts/formed-wire';
 import type { WireEnd } from '../parts/wire-form';
-import { usualState } from '../lure/item-state';
-import { type ItemState } from '../parts/part';
+import { roomOf, type ItemState } from '../parts/part';
 import { layOut } from '../lure/layout';
 import {
   itemOf,
@@ -43,28 +42,7 @@ export function bareWire({ build, cuts }: Goal): Workpiece {
 
 /** The item as it comes to hand: with what only a later step does to it not yet done. */
 function asTaken(item: Item): Item {
-  return { ...item, state: untouched(item) };
-}
-
-/** States that a step of their own brings about. What is only a setting of the piece comes with it. */
-function untouched({ part, state }: Item): ItemState | null {
-  switch (state?.of) {
-    case 'skirt':
-      return { ...state, tips: 'even' };
-    case 'trailer':
-      return { ...state, cutM: 0, rounded: false };
-    case 'film':
-    case 'hook':
-    case 'rivet':
-    case 'sleeve':
-    case 'deltaBlade':
-      return usualState(part);
-    case 'tube':
-    case 'swivel':
-    case 'lock':
-    case undefined:
-      return state;
-  }
+  return { ...item, state: roomOf(item.part).asTaken(item.state) };
 }
 
 /** Puts items where the goal has them; what is fixed to them by now comes along. */

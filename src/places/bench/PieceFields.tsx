@@ -4,13 +4,14 @@ import type { Edit } from '@/core/lure/edit';
 import { RIVET_FIXINGS } from '@/core/parts/kinds/rivet';
 import { SWIVEL_CONDITIONS } from '@/core/parts/kinds/swivel';
 import { type ItemState } from '@/core/parts/part';
+import { never } from '@/core/never';
 import type { Item } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
-import { CONDITION_WORDS, FIXING_WORDS } from '@/words/state-words';
+import { CONDITION_WORDS, FIXING_WORDS } from '@/words/part-words';
 import { showDraft } from './bench-state';
 import { change, doDraft } from './bench-store';
 
@@ -167,6 +168,8 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
       );
     case undefined:
       return null;
+    default:
+      return never(state, 'PieceFields');
   }
 }
 

@@ -3,7 +3,7 @@ import { partLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { box, facets, roundOff, shellVolume, solidVolume, type ProfilePoint } from '../profile';
 import { bored, common } from './common';
-import { asMeasured, plain, type KindRoom } from './room';
+import { asMeasured, plain, type KindRoom, untouched } from './room';
 import { slidOver, threadedWhole, turnedAreas } from './turned';
 
 export const beadSchema = z.strictObject({
@@ -33,7 +33,7 @@ function profile({ shape, lengthM, diameterM, boreM }: Bead): ProfilePoint[] {
 export const beadRoom: KindRoom<Bead, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: threadedWhole(),
   sits: { over: slidOver() },
   holds: {},

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM, thicknessM } from '../../schema';
 import { curve } from '../profile';
 import { bored, common } from './common';
-import { asMeasured, noWords, plain, type KindRoom } from './room';
+import { asMeasured, noWords, plain, type KindRoom, untouched } from './room';
 import { shellKg, slidOver, threadedWhole, turnedAreas } from './turned';
 
 /** A hollow bell: closed and bored at its neck, open at its mouth. */
@@ -28,7 +28,7 @@ function profile({ lengthM, neckDiameterM, mouthDiameterM }: Bell) {
 export const bellRoom: KindRoom<Bell, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: threadedWhole('swinging'),
   sits: { over: slidOver('swinging') },
   holds: {},

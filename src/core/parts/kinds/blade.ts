@@ -4,7 +4,7 @@ import { BLADE_PATTERNS, PATTERNS } from '../blade-pattern';
 import { densityOf } from '../material';
 import { planArea, sheetArea } from '../outline';
 import { common, finishSchema } from './common';
-import { asMeasured, discM2, hangsFrom, plain, type KindRoom } from './room';
+import { asMeasured, discM2, hangsFrom, plain, type KindRoom, untouched } from './room';
 
 /** A blade; `finish` is the front (the outside of the cup), `backFinish` the hollow. Mass is the blade's own. */
 export const bladeSchema = z.strictObject({
@@ -26,7 +26,7 @@ export type Blade = z.infer<typeof bladeSchema>;
 export const bladeRoom: KindRoom<Blade, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {
     hung: {

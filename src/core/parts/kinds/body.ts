@@ -3,7 +3,7 @@ import { partLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { solidVolume } from '../profile';
 import { common } from './common';
-import { asMeasured, bearsAt, discM2, hangsFrom, hardAreas, plain, type KindRoom } from './room';
+import { asMeasured, bearsAt, discM2, hangsFrom, hardAreas, plain, type KindRoom, untouched } from './room';
 import { metalProfile } from './weight';
 
 /** A weighted body on a wire of its own with an eye at each end: the second piece of a spinner in two pieces. */
@@ -27,7 +27,7 @@ const eye = ({ eyeInnerDiameterM, wireDiameterM }: MetalBody) => ({ openM: eyeIn
 export const bodyRoom: KindRoom<MetalBody, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {
     hung: {

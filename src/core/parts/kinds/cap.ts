@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM, partLengthOrNoneM, thicknessM } from '../../schema';
 import { curve } from '../profile';
 import { bored, common } from './common';
-import { asMeasured, noWords, plain, type KindRoom } from './room';
+import { asMeasured, noWords, plain, type KindRoom, untouched } from './room';
 import { shellKg, slidOver, threadedWhole, turnedAreas } from './turned';
 
 /** A domed cup that sits over the end of its neighbour by `nestDepthM`. */
@@ -31,7 +31,7 @@ const FILLS: ReadonlySet<string> = new Set(['bead', 'weight']);
 export const capRoom: KindRoom<Cap, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: {
     ...threadedWhole(),
     stackM: ({ lengthM, nestDepthM }, _, open) => (open && FILLS.has(open.kind) ? lengthM - nestDepthM : lengthM),

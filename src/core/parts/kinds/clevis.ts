@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, bearsAt, discM2, hardAreas, plain, type KindRoom } from './room';
+import { asMeasured, bearsAt, discM2, hardAreas, plain, type KindRoom, untouched } from './room';
 import { boreSide } from './turned';
 
 /** Two legs on the axle, a lobe that carries the blade. The blade can be changed later only on a quick-change clevis. */
@@ -28,7 +28,7 @@ const radiusM = ({ boreM, legThicknessM }: Clevis) => boreM / 2 + legThicknessM;
 export const clevisRoom: KindRoom<Clevis, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   // Each leg stands in the strand by itself.
   threads: { side: boreSide('usual'), stackM: ({ legThicknessM }) => legThicknessM, betweenLegsM: null },
   sits: {},

@@ -33,6 +33,7 @@ export const deltaBladeRoom: KindRoom<DeltaBlade, z.infer<typeof deltaBladeState
   ...asMeasured,
   ...plain,
   usual: { of: 'deltaBlade', clacks: false },
+  asTaken: () => ({ of: 'deltaBlade', clacks: false }),
   threads: threadedWhole(),
   sits: {},
   holds: {},

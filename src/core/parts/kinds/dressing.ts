@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { hexColour, partLengthM } from '../../schema';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, discM2, noWords, plain, type KindRoom } from './room';
+import { asMeasured, discM2, noWords, plain, type KindRoom, untouched } from './room';
 
 /** Hair, feather or chenille tied down with thread: a band of `bandLengthM` and fibres trailing from it. */
 export const dressingSchema = z.strictObject({
@@ -25,7 +25,7 @@ const DRESSING_DRAG = 0.45;
 export const dressingRoom: KindRoom<Dressing, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: { side: null, stackM: ({ bandLengthM }) => bandLengthM, betweenLegsM: null },
   sits: {
     tied: {

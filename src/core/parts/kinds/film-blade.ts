@@ -29,6 +29,7 @@ export const filmBladeRoom: KindRoom<FilmBlade, z.infer<typeof filmStateSchema>>
   ...asMeasured,
   ...plain,
   usual: { of: 'film', foldRad: 0 },
+  asTaken: () => ({ of: 'film', foldRad: 0 }),
   threads: {
     side: boreSide('usual'),
     stackM: ({ thicknessM: filmM }) => filmM,

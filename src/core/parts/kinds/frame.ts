@@ -4,7 +4,7 @@ import { wireFormSchema } from '../wire-form';
 import { common } from './common';
 import { headRoom, headSchema } from './head';
 import { hookRoom, hookSchema } from './hook';
-import { asMeasured, NO_AREAS, noWords, plain, stockMassKg, type KindRoom } from './room';
+import { asMeasured, NO_AREAS, noWords, plain, stockMassKg, type KindRoom, untouched } from './room';
 import { wireRoom, wireSchema } from './wire';
 
 /** A bought frame: its wire formed, its head cast on with the hook in it, its end loop still open. */
@@ -22,7 +22,7 @@ export type Frame = z.infer<typeof frameSchema>;
 export const frameRoom: KindRoom<Frame, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {},
   holds: {},

@@ -3,7 +3,7 @@ import { partLengthM, partLengthOrNoneM } from '../../schema';
 import { HEAD_SHAPES, headVolume } from '../head-form';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, discM2, hangsFrom, plain, type KindRoom } from './room';
+import { asMeasured, discM2, hangsFrom, plain, type KindRoom, untouched } from './room';
 
 /** A moulded head: the wire leaves it and a hook is cast in it; behind it a collar takes the skirt. */
 export const headSchema = z.strictObject({
@@ -32,7 +32,7 @@ const HEAD_PLANING = { bullet: 0.12, ball: 0.1, minnow: 0.15, flat: 0.3, cone: 0
 export const headRoom: KindRoom<Head, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {
     moulded: {

@@ -45,6 +45,7 @@ export const hookRoom: KindRoom<Hook, z.infer<typeof hookStateSchema>> = {
   ...asMeasured,
   ...plain,
   usual: { of: 'hook', pinched: false },
+  asTaken: () => ({ of: 'hook', pinched: false }),
   threads: null,
   sits: {
     hung: {

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, discM2, hardAreas, noWords, plain, type KindRoom } from './room';
+import { asMeasured, discM2, hardAreas, noWords, plain, type KindRoom, untouched } from './room';
 
 /** A bent clip lashed to the shank that keeps a trailer from sliding down. */
 export const keeperSchema = z.strictObject({
@@ -29,7 +29,7 @@ const radiusM = ({ standM }: Keeper) => standM;
 export const keeperRoom: KindRoom<Keeper, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {
     tied: {

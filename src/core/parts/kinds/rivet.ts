@@ -39,6 +39,7 @@ export const rivetRoom: KindRoom<Rivet, z.infer<typeof rivetStateSchema>> = {
   ...asMeasured,
   ...plain,
   usual: { of: 'rivet', fixing: 'free' },
+  asTaken: () => ({ of: 'rivet', fixing: 'free' }),
   threads: threadedWhole(),
   sits: {},
   holds: {},

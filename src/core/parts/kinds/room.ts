@@ -156,6 +156,8 @@ export type Measure =
 export interface KindRoom<P, S> {
   /** The state it comes in. */
   readonly usual: S;
+  /** A state without what only a later step of making brings about. What is a mere setting of the piece stays. */
+  readonly asTaken: (state: S) => S;
   /** Null for what the wire does not go through. */
   readonly threads: Threads<P, S> | null;
   readonly sits: { readonly [H in How]?: Sits<P, S> };
@@ -201,6 +203,9 @@ export function stockMassKg(
 ): number {
   return inLureM === null ? 0 : (stock.massKg / stock.stockLengthM) * inLureM;
 }
+
+/** Nothing is done to it. */
+export const untouched = { usual: null, asTaken: () => null } as const;
 
 /** Neither turns, nor planes, nor is weight or blade. */
 export const plain = {

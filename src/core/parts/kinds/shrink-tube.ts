@@ -29,6 +29,7 @@ export const shrinkTubeRoom: KindRoom<ShrinkTube, z.infer<typeof tubeStateSchema
   ...asMeasured,
   ...plain,
   usual: { of: 'tube', cutLengthM: null },
+  asTaken: (state) => state,
   threads: {
     side: null,
     // Last on the wire it lies over the tail wraps and takes no room.

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { hexColour, partLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, NO_AREAS, noWords, plain, type KindRoom } from './room';
+import { asMeasured, NO_AREAS, noWords, plain, type KindRoom, untouched } from './room';
 
 /** One layer for a banded skirt: a strip slit into strands, pulled through the band. */
 export const skirtLayerSchema = z.strictObject({
@@ -20,7 +20,7 @@ export type SkirtLayer = z.infer<typeof skirtLayerSchema>;
 export const skirtLayerRoom: KindRoom<SkirtLayer, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {
     banded: {

@@ -40,6 +40,7 @@ export const skirtRoom: KindRoom<Skirt, z.infer<typeof skirtStateSchema>> = {
   ...asMeasured,
   ...plain,
   usual: { of: 'skirt', collarAt: 0.36, tips: 'even' },
+  asTaken: (state) => ({ ...state, tips: 'even' }),
   threads: null,
   sits: {
     collared: {

@@ -24,6 +24,7 @@ export const sleeveRoom: KindRoom<Sleeve, z.infer<typeof sleeveStateSchema>> = {
   ...asMeasured,
   ...plain,
   usual: { of: 'sleeve', slidUp: false },
+  asTaken: () => ({ of: 'sleeve', slidUp: false }),
   threads: threadedWhole('spacer'),
   sits: {},
   holds: {

@@ -23,6 +23,7 @@ export const softWireRoom: KindRoom<SoftWire, z.infer<typeof lockStateSchema>> =
   ...asMeasured,
   ...plain,
   usual: { of: 'lock', turns: 3 },
+  asTaken: (state) => state,
   threads: null,
   sits: {
     tied: {

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, bearsAt, discM2, hangsFrom, hardAreas, noWords, plain, type KindRoom } from './room';
+import { asMeasured, bearsAt, discM2, hangsFrom, hardAreas, noWords, plain, type KindRoom, untouched } from './room';
 
 /** Two turns of wire. */
 export const splitRingSchema = z.strictObject({
@@ -22,7 +22,7 @@ const coil = ({ outerDiameterM, wireDiameterM }: SplitRing) => ({
 export const splitRingRoom: KindRoom<SplitRing, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {
     hung: {

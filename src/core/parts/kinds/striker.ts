@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM } from '../../schema';
 import { box } from '../profile';
 import { bored, common } from './common';
-import { asMeasured, noWords, plain, type KindRoom } from './room';
+import { asMeasured, noWords, plain, type KindRoom, untouched } from './room';
 import { slidOver, solidKg, threadedWhole, turnedAreas } from './turned';
 
 /** A solid turned piece that knocks against a bell. */
@@ -20,7 +20,7 @@ const profile = ({ lengthM, diameterM }: Striker) => box(lengthM, diameterM);
 export const strikerRoom: KindRoom<Striker, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: threadedWhole(),
   sits: { over: slidOver() },
   holds: {},

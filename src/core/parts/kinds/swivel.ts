@@ -28,6 +28,7 @@ export const swivelRoom: KindRoom<Swivel, z.infer<typeof swivelStateSchema>> = {
   ...asMeasured,
   ...plain,
   usual: { of: 'swivel', condition: 'free' },
+  asTaken: (state) => state,
   threads: null,
   sits: {
     hung: {

@@ -39,6 +39,7 @@ export const trailerRoom: KindRoom<Trailer, z.infer<typeof trailerStateSchema>> 
   ...asMeasured,
   ...plain,
   usual: { of: 'trailer', cutM: 0, rounded: false, crookedRad: 0 },
+  asTaken: (state) => ({ ...state, cutM: 0, rounded: false }),
   threads: null,
   sits: {
     pushed: {

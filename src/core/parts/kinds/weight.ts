@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { partLengthM } from '../../schema';
 import { box, curve, roundOff, type ProfilePoint } from '../profile';
 import { bored, common } from './common';
-import { asMeasured, plain, type KindRoom } from './room';
+import { asMeasured, plain, type KindRoom, untouched } from './room';
 import { solidKg, threadedWhole, turnedAreas } from './turned';
 
 export const weightSchema = z.strictObject({
@@ -44,7 +44,7 @@ export function metalProfile({ shape, lengthM, diameterM, boreM }: MetalForm): P
 export const weightRoom: KindRoom<Weight, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: threadedWhole(),
   sits: {},
   holds: {},

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { stockLengthM, thicknessM } from '../../schema';
 import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, discM2, NO_AREAS, noWords, plain, stockMassKg, type KindRoom } from './room';
+import { asMeasured, discM2, NO_AREAS, noWords, plain, stockMassKg, type KindRoom, untouched } from './room';
 
 /** Straight wire sold in lengths; the mass is that of one stock length. A carrier is made of it: it is no item of a lure. */
 export const wireSchema = z.strictObject({
@@ -16,7 +16,7 @@ export type Wire = z.infer<typeof wireSchema>;
 export const wireRoom: KindRoom<Wire, null> = {
   ...asMeasured,
   ...plain,
-  usual: null,
+  ...untouched,
   threads: null,
   sits: {},
   holds: {},

@@ -1,0 +1,66 @@
+/** A kind of part that is added is asked for by the compiler wherever something has to be said of it. */
+import { resolve } from 'node:path';
+import ts from 'typescript';
+import { describe, expect, it } from 'vitest';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+const PART = resolve(ROOT, 'src/core/parts/part.ts');
+const OWN = resolve(ROOT, 'src/core/parts/kinds/spoon.ts');
+const SPOON = `
+import * as z from 'zod/mini';
+import { common } from './common';
+export const spoonSchema = z.strictObject({ kind: z.literal('spoon'), ...common });
+export const spoonStateSchema = z.strictObject({ of: z.literal('spoon'), bentRad: z.number() });
+`;
+
+function filesWithFaults(changed: ReadonlyMap<string, string>): string[] {
+  const configPath = resolve(ROOT, 'tsconfig.json');
+  const { config } = ts.readConfigFile(configPath, ts.sys.readFile) as { config: unknown };
+  const { fileNames, options } = ts.parseJsonConfigFileContent(config, ts.sys, ROOT);
+  const host = ts.createCompilerHost({ ...options, noEmit: true });
+  const { fileExists, readFile, getSourceFile } = host;
+  host.fileExists = (name) => changed.has(name) || fileExists.call(host, name);
+  host.readFile = (name) => changed.get(name) ?? readFile.call(host, name);
+  host.getSourceFile = (name, ...how) => {
+    const text = changed.get(name);
+    return text === undefined
+      ? getSourceFile.call(host, name, ...how)
+      : ts.createSourceFile(name, text, ts.ScriptTarget.ES2023, true);
+  };
+  const ownCode = fileNames.filter((name) => name.includes('/src/') && !name.includes('.test.'));
+  const program = ts.createProgram(
+    [...ownCode, ...changed.keys()],
+    { ...options, incremental: false, noEmit: true },
+    host,
+  );
+  const faults = [...program.getSyntacticDiagnostics(), ...program.getSemanticDiagnostics()];
+  return [...new Set(faults.map(({ file }) => file?.fileName.replace(`${ROOT}/`, '') ?? 'no file'))].sort();
+}
+
+describe('a kind of part that is new', () => {
+  it('is asked for in its list, in drawing, in words and in what the hand does to it: four files beside its own', () => {
+    const before = ts.sys.readFile(PART) ?? '';
+    const added = before
+      .replace(
+        "from './kinds/bead';",
+        "from './kinds/bead';\nimport { spoonSchema, spoonStateSchema } from './kinds/spoon';",
+      )
+      .replace('  wireSchema,\n', '  wireSchema,\n  spoonSchema,\n')
+      .replace('  filmStateSchema,\n', '  filmStateSchema,\n  spoonStateSchema,\n');
+    expect(added.match(/spoon/g)).toHaveLength(5);
+    expect(filesWithFaults(new Map([[PART, before]]))).toEqual([]);
+    expect(
+      filesWithFaults(
+        new Map([
+          [PART, added],
+          [OWN, SPOON],
+        ]),
+      ),
+    ).toEqual([
+      'src/core/parts/part.ts',
+      'src/drawing/drawn-kinds.ts',
+      'src/places/bench/PieceFields.tsx',
+      'src/words/part-words.ts',
+    ]);
+  }, 180_000);
+});
