@@ -1,3 +1,4 @@
+import { poseOf } from '../core/lure/placed';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bentAt, demoLure, edited, itemId, on, part, plainBait, plainBuzz } from '@/testing/lures';
@@ -192,7 +193,7 @@ describe('where a bait is drawn', () => {
       for (const { line, holeM, dropM, reachM, spreadRad } of motions) {
         for (const side of [-1, 1]) {
           const tip = pointOn(
-            layout.lines[line],
+            poseOf(layout, line),
             holeM + reachM * Math.cos(spreadRad),
             side * (dropM + reachM * Math.sin(spreadRad)),
           );

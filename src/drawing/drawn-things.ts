@@ -2,8 +2,9 @@
 import { eyeLengthM } from '../core/parts/hook-form';
 import { isBored } from '../core/parts/bored';
 import type { Layout } from '../core/lure/layout';
-import type { Line, PlacedEnd, PlacedEntry, PlacedOff, Span } from '../core/lure/placed';
-import { childrenOf, wireEnd, type Build, type End, type Holder, type Item, type ItemId } from '../core/lure/lure';
+import { poseOf, type Line, type PlacedEnd, type PlacedEntry, type PlacedOff, type Span } from '../core/lure/placed';
+import { childrenOf, type Build, type End, type Holder, type Item, type ItemId } from '../core/lure/lure';
+import { wireEnd } from '../core/lure/carriers/carrier';
 import { spinSeats } from '../core/lure/spin-seats';
 import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
@@ -39,7 +40,7 @@ export interface PagePose {
 
 /** A line of the layout as it lies on the page. */
 export function linePose(layout: Layout, line: Line): PagePose {
-  const { xM, yM, angleRad } = layout.lines[line];
+  const { xM, yM, angleRad } = poseOf(layout, line);
   return { xMm: xM * MM, yMm: -yM * MM, turnRad: -angleRad };
 }
 

@@ -1,4 +1,5 @@
 /** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
+import { poseOf } from '../core/lure/placed';
 import type { Layout } from '../core/lure/layout';
 import { pointOn } from '../core/lure/wire-path';
 import type { Motion } from './motion';
@@ -38,7 +39,7 @@ export function viewOf(scale: StageScale): StageView {
 /** Metres above and below the axis that everything takes, at its usual sweep. */
 export function heights(layout: Layout, motions: readonly Motion[]): { readonly upM: number; readonly downM: number } {
   const sweeps = motions.map(({ line, holeM, dropM, reachM, usualSpreadRad }) => {
-    const { yM } = pointOn(layout.lines[line], holeM);
+    const { yM } = pointOn(poseOf(layout, line), holeM);
     const radiusM = dropM + reachM * usualSine(usualSpreadRad);
     return { upM: yM + radiusM, downM: radiusM - yM };
   });
@@ -99,7 +100,7 @@ export function sweptBox(layout: Layout, motions: readonly Motion[], view: Stage
   const corners = motions.flatMap(({ line, holeM, dropM, reachM, spreadRad, usualSpreadRad }) => {
     const radiusM = dropM + reachM * Math.max(usualSine(usualSpreadRad), Math.sin(spreadRad));
     return [holeM - AHEAD_OF_HOLE_M, holeM + Math.max(reachM, AHEAD_OF_HOLE_M)].flatMap((alongM) =>
-      [-radiusM, radiusM].map((upM) => pointOn(layout.lines[line], alongM, upM)),
+      [-radiusM, radiusM].map((upM) => pointOn(poseOf(layout, line), alongM, upM)),
     );
   });
   if (corners.length === 0) return { left: 0, top: 0, width: 0, height: 0 };

@@ -3,7 +3,7 @@ import { hookLimb } from '../core/parts/hook-form';
 import { outsideRadius } from '../core/lure/outside-radius';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
 import type { Layout } from '../core/lure/layout';
-import type { Line, PlacedEnd } from '../core/lure/placed';
+import { poseOf, type Line, type PlacedEnd } from '../core/lure/placed';
 import { skirtOn } from '../core/lure/skirt-on';
 import { pointOn } from '../core/lure/wire-path';
 import type { MakeStep } from '../core/make/plan';
@@ -111,7 +111,7 @@ function shortened(build: Build): { readonly build: Build; readonly isBroken: bo
 function wholeBox({ layout, things, motions }: StillLure, marks: readonly Box[]): Box {
   const { x0M, x1M, y0M, y1M } = layout;
   const held = motions.map((motion): Box => {
-    const { xM, yM } = pointOn(layout.lines[motion.line], motion.holeM);
+    const { xM, yM } = pointOn(poseOf(layout, motion.line), motion.holeM);
     const reach = (motion.dropM + motion.reachM * Math.sin(motion.spreadRad)) * Math.abs(Math.cos(STOPPED_RAD)) * MM;
     return { x0: xM * MM, x1: (xM + motion.reachM) * MM, y0: -yM * MM - reach, y1: -yM * MM + reach * 0.4 };
   });
@@ -174,7 +174,7 @@ function boxesOfItem(build: Build, { layout, motions, things }: StillLure, id: I
 }
 
 function onLine(layout: Layout, line: Line, x0M: number, x1M: number, lowM: number, highM: number): Box {
-  const corners = [x0M, x1M].flatMap((x) => [lowM, highM].map((y) => pointOn(layout.lines[line], x, y)));
+  const corners = [x0M, x1M].flatMap((x) => [lowM, highM].map((y) => pointOn(poseOf(layout, line), x, y)));
   const [xs, ys] = [corners.map(({ xM }) => xM * MM), corners.map(({ yM }) => -yM * MM)];
   return {
     x0: Math.min(...xs) - ROUND,

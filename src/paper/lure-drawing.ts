@@ -2,6 +2,7 @@
  * A lure in ink at its own size: outlines and pale tones, for paper. The blade is laid back along the wire and seen face
  * on, so that its length and what it clears can be measured off the page.
  */
+import { poseOf } from '../core/lure/placed';
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { FILM_LOBE } from '../core/parts/blade-pattern';
 import { filmLobe, outlineRim } from '../core/parts/outline';
@@ -115,7 +116,7 @@ const SMALLEST_SCALE = 0.1;
 function inkHeights(layout: Layout): { readonly upM: number; readonly downM: number } {
   const across = layout.off.flatMap(({ item, line, offAxisM, pivotM }) => {
     const { part } = item;
-    const { yM } = pointOn(layout.lines[line], pivotM);
+    const { yM } = pointOn(poseOf(layout, line), pivotM);
     const half = part.kind === 'blade' ? offAxisM + part.widthM / 2 : outsideRadius(part);
     return [yM + half, yM - half];
   });

@@ -1,6 +1,7 @@
 /** The terms of a cut length in words. */
 import { never } from '../core/never';
-import type { CutLength, LengthTerm } from '../core/lure/lengths';
+import type { CutLength } from '../core/lure/lengths';
+import type { LengthTerm } from '../core/lure/length-term';
 import { degrees } from './angle-words';
 import { showLength, type UnitSystem } from '../core/units/write';
 

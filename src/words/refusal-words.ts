@@ -7,6 +7,7 @@ const BEYOND_WORDS: Readonly<Record<Bounded, (most: number) => string>> = {
   versions: (most) => `${most} versions are kept; forget one, or start a copy of this lure.`,
   items: (most) => `A lure has at most ${most} pieces; take something off first.`,
   entries: (most) => `At most ${most} things are threaded on one wire; take something off first.`,
+  carriers: (most) => `At most ${most} wires are joined to the first.`,
   depth: (most) => `At most ${most} pieces hang one on another.`,
   data: () => 'This lure with its versions would be too large for its file; forget a version first.',
   edits: (most) => `That is more than ${most} changes in one; do it in smaller steps.`,
@@ -16,6 +17,14 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
   switch (refusal.code) {
     case 'unknownItem':
       return `There is no ${refusal.item} on this lure.`;
+    case 'unknownCarrier':
+      return `There is no ${refusal.carrier} on this lure.`;
+    case 'carrierExists':
+      return `${refusal.carrier} is on the lure already.`;
+    case 'joinsItself':
+      return `${refusal.carrier} would hang on itself.`;
+    case 'cannotJoin':
+      return `${refusal.carrier} cannot hang on ${refusal.on}: a loop is held by a ring, a swivel or another loop.`;
     case 'itemExists':
       return `${refusal.item} is on the lure already.`;
     case 'idMismatch':

@@ -3,7 +3,8 @@ import { bladeArea } from '../parts/blade-area';
 import type { WireForm } from '../parts/wire-form';
 import type { Finding } from '../lure/finding';
 import { layOut, type Layout } from '../lure/layout';
-import type { Carrier, Lure } from '../lure/lure';
+import type { Lure } from '../lure/lure';
+import type { Carrier } from '../lure/carriers/carrier';
 import { lacking, onWrongWire, wireOf } from './common';
 
 const DEGREE = Math.PI / 180;

@@ -3,7 +3,8 @@ import { partsOfKind } from '../parts/catalogue';
 import type { Wire } from '../parts/kinds/wire';
 import type { Finding } from '../lure/finding';
 import { trailingHooks, type Layout } from '../lure/layout';
-import type { Carrier, Lure } from '../lure/lure';
+import type { Lure } from '../lure/lure';
+import type { Carrier } from '../lure/carriers/carrier';
 import { deltaSeats, filmSeats, spinSeats } from '../lure/spin-seats';
 
 /** The catalogue's wire of this diameter, else its first. @throws Error when it has none at all. */

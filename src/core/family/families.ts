@@ -1,6 +1,7 @@
 /** The families: a template to start from and checks of their own. The only door through which a family is asked for. */
 import type { Finding } from '../lure/finding';
-import type { Carrier, Family, Lure, LureId } from '../lure/lure';
+import type { Family, Lure, LureId } from '../lure/lure';
+import type { Carrier } from '../lure/carriers/carrier';
 import { buzzbait, spinnerbait } from './baits';
 import { inlineSpinner } from './inline-spinner';
 
@@ -18,6 +19,6 @@ export function familyFindings(lure: Lure): Finding[] {
 
 /** A lure of this family with nothing on it yet. */
 export function startLure(family: Family, id: LureId, name: string): Lure {
-  const build = { carrier: FAMILIES[family].carrier(), items: {}, strand: [] };
+  const build = { carrier: FAMILIES[family].carrier(), items: {}, strand: [], joined: [] };
   return { id, name, family, note: '', build, made: null, versions: [] };
 }

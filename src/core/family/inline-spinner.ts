@@ -1,7 +1,8 @@
 /** Inline spinner: a straight wire with a loop at both ends, a blade that turns about it, a hook behind. */
 import type { Finding } from '../lure/finding';
 import { layOut } from '../lure/layout';
-import { USUAL_LOOP, wireEnd, type Carrier, type Lure } from '../lure/lure';
+import { USUAL_LOOP, type Lure } from '../lure/lure';
+import { wireEnd, type Carrier } from '../lure/carriers/carrier';
 import { lacking, onWrongWire, wireOf } from './common';
 
 const USUAL_WIRE_M = 0.0009;

@@ -8,20 +8,35 @@
  */
 import type { Turning } from './spin';
 
-/** Share of the speed that is missing where the rear blade turns, 0…0.95. */
+/**
+ * Share of the speed that is missing where the rear blade turns, 0…0.95.
+ * @param asideM how far the middle of the rear blade's disc lies off that of the wake, m
+ */
 export function wakeDeficit(
   front: Pick<Turning, 'tipRadiusM' | 'dragAreaM2'>,
   behindM: number,
   rearRadiusM: number,
+  asideM = 0,
 ): number {
   const radiusM = front.tipRadiusM;
   const thrust = front.dragAreaM2 / (Math.PI * radiusM ** 2);
   const induction = inductionFactor(thrust);
   const behind = Math.max(behindM, 0);
   const near = induction * (1 + behind / Math.hypot(radiusM, behind));
-  const overlap = Math.min(1, (radiusM / rearRadiusM) ** 2);
+  const overlap = asideM === 0 ? Math.min(1, (radiusM / rearRadiusM) ** 2) : lensShare(radiusM, rearRadiusM, asideM);
   const mixing = behind > 2 * radiusM ? ((2 * radiusM) / behind) ** (2 / 3) : 1;
   return Math.min(near * overlap * mixing, 0.95);
+}
+
+/** Share of the rear disc that lies in the front one: the lens that two circles have in common. */
+function lensShare(frontM: number, rearM: number, asideM: number): number {
+  if (asideM >= frontM + rearM) return 0;
+  if (asideM <= Math.abs(frontM - rearM)) return Math.min(1, (frontM / rearM) ** 2);
+  const half = (a: number, b: number) => Math.acos((asideM ** 2 + a ** 2 - b ** 2) / (2 * asideM * a));
+  const [front, rear] = [half(frontM, rearM), half(rearM, frontM)];
+  const area =
+    frontM ** 2 * (front - Math.sin(front) * Math.cos(front)) + rearM ** 2 * (rear - Math.sin(rear) * Math.cos(rear));
+  return area / (Math.PI * rearM ** 2);
 }
 
 /** a of an actuator disc at thrust coefficient C_T, momentum theory up to a = 0.4 and Buhl's line above. */

@@ -2,14 +2,17 @@
 import { BEAM_SHARE, YOUNG_PA, type Arm } from '../hydro/arm-shake';
 import { addedMass } from '../hydro/added-mass';
 import { spinBlade } from '../hydro/spin-blade';
-import { wireIn } from '../parts/formed-wire';
+import type { Blade } from '../parts/kinds/blade';
+import type { Wire } from '../parts/kinds/wire';
 import { wireMass } from '../parts/mass';
 import type { MaterialId } from '../parts/material';
-import type { Blade } from '../parts/kinds/blade';
 import type { Body } from './bodies';
+import { carrierRoom } from './carriers/carrier';
+import type { CarrierSpring } from './carriers/room';
 import type { Layout } from './layout';
-import { itemOf, type Build, type ItemId } from './lure';
-import { isTie } from './structure';
+import type { Build, CarrierId } from './lure';
+import { carrierOfLine, lineKind } from './placed';
+import { carriersOf } from './strung';
 
 /** Young's modulus of a material wire is drawn from; null for any other. */
 function youngOf(material: MaterialId): number | null {
@@ -50,46 +53,69 @@ function bladeAddedKg(blade: Blade, waterDensityKgM3: number): number {
 }
 
 /**
- * The arm behind the line tie of a bent wire, with what sits on it. What hangs behind it moves with its end, what is strung
- * on it with the square of its place; the water displaced moves along once more. A blade carries along the water before its
- * face as well, half of it on the mean round the turn, since the arm moves along its face as often as across it.
+ * The arm behind the line tie of a bent wire, with what sits on it. What hangs behind it moves with its end, carriers joined
+ * there too; what is strung on it with the square of its place; the water displaced moves along once more. A blade carries
+ * along the water before its face as well, half of it on the mean round the turn, since the arm moves along its face as
+ * often as across it. Of several arms the one nearest to the line.
  */
 export function armOf(build: Build, layout: Layout, bodies: readonly Body[], waterDensityKgM3: number): ArmOutcome {
-  const { carrier } = build;
-  if (carrier.kind !== 'bentWire' || carrier.armM <= 0) return { outcome: 'noArm' };
-  const { diameterM, material } = carrier.wire;
+  for (const { id, carrier } of carriersOf(build)) {
+    const spring = carrierRoom(carrier).spring(carrier);
+    if (spring) return armOn(build, layout, bodies, waterDensityKgM3, id, carrier.wire, spring);
+  }
+  return { outcome: 'noArm' };
+}
+
+function armOn(
+  build: Build,
+  layout: Layout,
+  bodies: readonly Body[],
+  waterDensityKgM3: number,
+  carrier: CarrierId,
+  wire: Wire,
+  { armM, bendWireM, bendInsideM }: CarrierSpring,
+): ArmOutcome {
+  const { diameterM, material } = wire;
   const youngPa = youngOf(material);
   if (youngPa === null) {
     return { outcome: 'outsideModel', quantity: 'wireMaterial', value: material, limit: Object.keys(YOUNG_PA) };
   }
-  const tie = carrier.sections.find(isTie);
-  const bendM = tie?.section === 'bend' ? 2 * tie.insideRadiusM : tie?.section === 'coil' ? tie.insideDiameterM : null;
-  if (bendM !== null && bendM < diameterM) {
-    return { outcome: 'outsideModel', quantity: 'bendDiameterM', value: bendM, limit: diameterM };
+  if (bendInsideM !== null && bendInsideM < diameterM) {
+    return { outcome: 'outsideModel', quantity: 'bendDiameterM', value: bendInsideM, limit: diameterM };
   }
-  const share = new Map<ItemId, number>();
-  for (const { item, x0M, x1M } of layout.strand) share.set(item.id, Math.min(1, (x0M + x1M) / 2 / carrier.armM) ** 2);
+  const share = new Map<Body['of'], number>();
+  for (const { id, behind, strand } of layout.carriers) {
+    // What is joined hangs at the end of the arm.
+    const isBehind = behind.includes(carrier);
+    if (isBehind) share.set(id, 1);
+    if (!isBehind && id !== carrier) continue;
+    for (const { item, x0M, x1M } of strand)
+      share.set(item.id, isBehind ? 1 : Math.min(1, (x0M + x1M) / 2 / armM) ** 2);
+  }
   for (const { item, line, pivotM } of layout.off) {
-    if (line === 'trail') share.set(item.id, 1);
-    if (line === 'run') share.set(item.id, Math.min(1, pivotM / carrier.armM) ** 2);
+    const on = layout.carriers.find(({ id }) => id === carrierOfLine(line));
+    const kind = lineKind(line);
+    if (on?.behind.includes(carrier)) share.set(item.id, 1);
+    else if (on?.id === carrier && kind === 'trail') share.set(item.id, 1);
+    else if (on?.id === carrier && kind === 'run') share.set(item.id, Math.min(1, pivotM / armM) ** 2);
   }
-  const bladeWaterKg = [...share].reduce((sum, [id, moves]) => {
-    const { part } = itemOf(build, id);
+  const bladeWaterKg = Object.values(build.items).reduce((sum, { id, part }) => {
+    const moves = share.get(id) ?? 0;
     return part.kind === 'blade' ? sum + moves * FACED_SHARE * bladeAddedKg(part, waterDensityKgM3) : sum;
   }, 0);
-  const carried = bodies.reduce((sum, { of, massKg, volumeM3 }) => {
-    const moves = of === 'wire' ? 0 : (share.get(of) ?? 0);
-    return sum + moves * (massKg + waterDensityKgM3 * volumeM3);
-  }, 0);
+  const carried = bodies.reduce(
+    (sum, { of, massKg, volumeM3 }) => sum + (share.get(of) ?? 0) * (massKg + waterDensityKgM3 * volumeM3),
+    0,
+  );
   return {
     outcome: 'arm',
     bladeWaterKg,
     arm: {
       youngPa,
       wireM: diameterM,
-      lengthM: carrier.armM,
-      bendWireM: tie ? wireIn(tie, diameterM) : 0,
-      tipMassKg: carried + bladeWaterKg + BEAM_SHARE * wireMass(carrier.wire, carrier.armM),
+      lengthM: armM,
+      bendWireM,
+      tipMassKg: carried + bladeWaterKg + BEAM_SHARE * wireMass(wire, armM),
     },
   };
 }

@@ -10,7 +10,7 @@ import { applyEdits } from './edit';
 import { seatPart, takeOff, threadParts } from './editing';
 import { usualState } from './item-state';
 import { layOut } from './layout';
-import { LINES } from './placed';
+import { poseOf } from './placed';
 import { cutLengths } from './lengths';
 import { howSchema, type Item, type Lure } from './lure';
 import { type How } from '../parts/kinds/room';
@@ -189,7 +189,7 @@ describe('where the parts of a bait lie', () => {
     expect(placed('splitRing-2').line).toBe('tie');
     expect(placed('blade-1').line).toBe('trail');
     expect(layout.lines.tie.xM).toBeLessThan(layout.lines.run.xM + 0.001);
-    for (const line of LINES) expect(Number.isFinite(layout.lines[line].xM + layout.lines[line].yM)).toBe(true);
+    for (const line of ['run', 'trail', 'head', 'tie'] as const) expect(Number.isFinite(poseOf(layout, line).xM + poseOf(layout, line).yM)).toBe(true);
     expect(TAIL).toEqual({ on: 'end', end: 'tail' });
   });
 });

@@ -5,7 +5,7 @@
 import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/spin';
 import type { MaterialId } from '../parts/material';
 import type { Part } from '../parts/part';
-import type { Layout } from './layout';
+import { laidWith, type Layout } from './layout';
 import { stateOf } from './item-state';
 import { type SwivelCondition } from '../parts/kinds/swivel';
 import type { Item, ItemId } from './lure';
@@ -58,14 +58,15 @@ export interface Seated {
 /** The bearing of something that turns on the wire of this layout, in a state. */
 export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'clean'): Bearing {
   const behind = behindOf(layout, seated.item);
-  const pinchNm = layout.freeRoom.x1M - layout.freeRoom.x0M < LEAST_PLAY_M ? PINCH_TORQUE_NM : 0;
+  const { freeRoom, wireDiameterM } = laidWith(layout, seated.item);
+  const pinchNm = freeRoom.x1M - freeRoom.x0M < LEAST_PLAY_M ? PINCH_TORQUE_NM : 0;
   const clean: Bearing = {
     ...GOOD_CLEVIS_BEARING,
     dropM: seated.dropM,
     friction: FRICTION[seated.part.material],
     faceFriction: behind ? FRICTION[behind.material] : FRICTION.stainless,
-    wireRadiusM: layout.wireDiameterM / 2,
-    faceRadiusM: faceRadius(seated, behind, layout.wireDiameterM),
+    wireRadiusM: wireDiameterM / 2,
+    faceRadiusM: faceRadius(seated, behind, wireDiameterM),
     steadyTorqueNm: pinchNm,
   };
   switch (state) {
@@ -109,8 +110,9 @@ export function swivelBearing(swivel: Item, state: BladeState = 'clean'): Bearin
 
 /** The part directly behind this one on the wire; null for the tail wraps. */
 export function behindOf(layout: Layout, item: ItemId): Part | null {
-  const last = layout.strand.findLast((entry) => entry.item.id === item);
-  const next = last ? layout.strand[last.index + 1] : undefined;
+  const { strand } = laidWith(layout, item);
+  const last = strand.findLast((entry) => entry.item.id === item);
+  const next = last ? strand[last.index + 1] : undefined;
   return next?.item.part ?? null;
 }
 

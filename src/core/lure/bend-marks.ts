@@ -2,7 +2,8 @@
  * The wire as it is cut, straight: what each length of it becomes, in order from its nose end. Marks lie where one ends and
  * the next begins; sums are those of lengths.ts.
  */
-import { wireCut, type LengthTerm } from './lengths';
+import { wireCut } from './lengths';
+import { type LengthTerm } from './length-term';
 import type { Build, End } from './lure';
 
 export interface WireStretch {

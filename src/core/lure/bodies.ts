@@ -10,17 +10,21 @@ import { wireMass } from '../parts/mass';
 import { densityOf } from '../parts/material';
 import { TURNING_AREAS, WIRE_DRAG, type Areas } from '../parts/kinds/room';
 import { roomOf } from '../parts/part';
+import { carrierRoom } from './carriers/carrier';
 import { stateOf } from './item-state';
-import type { Layout } from './layout';
-import { cutLengths, wireCut, type CutLength } from './lengths';
-import { childrenOf, type Build, type Item, type ItemId } from './lure';
+import type { LaidCarrier, Layout } from './layout';
+import { carrierCut, cutLengths, type CutLength } from './lengths';
+import { childrenOf, FIRST_CARRIER, type Build, type CarrierId, type Item, type ItemId } from './lure';
 import { itemMass } from './mass';
+import { carrierOfLine, lineKind, lineOf, poseOf, type Line } from './placed';
 import { deltaSeats, filmSeats, spinSeats } from './spin-seats';
+import { carriersOf, type Strung } from './strung';
 import { pointOn } from './wire-path';
 
 /** Of its areas, strands lie down as it goes faster; see hydro/trim.ts. */
 export interface Body extends Areas {
-  readonly of: ItemId | 'wire';
+  /** `wire` is the first carrier's. */
+  readonly of: ItemId | CarrierId | 'wire';
   readonly massKg: number;
   readonly volumeM3: number;
   /** Middle of it in the plane of the lure, x to the tail and y up, and how far beside that plane, m. */
@@ -34,8 +38,12 @@ export function bodiesOf(build: Build, layout: Layout): Body[] {
   const turning = new Set(
     [...spinSeats(build, layout), ...filmSeats(layout), ...deltaSeats(layout)].map(({ item }) => item.id),
   );
-  const strung = layout.strand.flatMap(({ item, leg, x0M, x1M }) =>
-    leg === 'aft' ? [] : [bodyAt(build, layout, cuts, item, 'run', (x0M + x1M) / 2, 0, x1M - x0M, turning)],
+  const strung = layout.carriers.flatMap(({ id, strand }) =>
+    strand.flatMap(({ item, leg, x0M, x1M }) =>
+      leg === 'aft'
+        ? []
+        : [bodyAt(build, layout, cuts, item, lineOf(id, 'run'), (x0M + x1M) / 2, 0, x1M - x0M, turning)],
+    ),
   );
   // Strips hang with their band: their mass lies along their strands.
   const off = layout.off.map(({ item, line, x0M, x1M, offAxisM }) => {
@@ -43,7 +51,11 @@ export function bodiesOf(build: Build, layout: Layout): Body[] {
     const middleM = part.kind === 'skirtLayer' ? x0M + STRIP_MIDDLE * part.lengthM : (x0M + x1M) / 2;
     return bodyAt(build, layout, cuts, item, line, middleM, offAxisM, x1M - x0M, turning);
   });
-  return [...strung, ...off, ...wireBodies(build, layout)];
+  const carriers = carriersOf(build).flatMap((each) => {
+    const laid = layout.carriers.find(({ id }) => id === each.id);
+    return laid ? carrierBodies(each, laid) : [];
+  });
+  return [...strung, ...off, ...carriers];
 }
 
 /** Where the middle of a strip's mass lies behind its band, of its length. Trade estimate. */
@@ -54,7 +66,7 @@ function bodyAt(
   layout: Layout,
   cuts: readonly CutLength[],
   item: Item,
-  line: keyof Layout['lines'],
+  line: Line,
   alongM: number,
   upM: number,
   lengthM: number,
@@ -62,7 +74,7 @@ function bodyAt(
 ): Body {
   const { part, state, flipped } = item;
   const room = roomOf(part);
-  const { xM, yM } = pointOn(layout.lines[line], alongM, line === 'head' ? upM : 0);
+  const { xM, yM } = pointOn(poseOf(layout, line), alongM, lineKind(line) === 'head' ? upM : 0);
   const massKg = itemMass(item, cuts);
   return {
     of: item.id,
@@ -70,7 +82,7 @@ function bodyAt(
     volumeM3: room.displacedM3(part, massKg),
     xM,
     yM,
-    zM: sideOf(build, layout, item, line, alongM),
+    zM: sideOf(layout, item, line, alongM),
     ...(turning.has(item.id)
       ? TURNING_AREAS
       : room.areas(part, { state, flipped, lengthM, held: childrenOf(build, item.id).map((child) => child.part) })),
@@ -78,60 +90,42 @@ function bodyAt(
 }
 
 /** How far beside the plane of the lure this sits: on an arm bent sideways, at the tail of a crooked trailer. */
-function sideOf(build: Build, layout: Layout, item: Item, line: keyof Layout['lines'], alongM: number): number {
+function sideOf({ carriers }: Layout, item: Item, line: Line, alongM: number): number {
   if (item.part.kind === 'trailer') {
     const { crookedRad } = stateOf(item, 'trailer');
     return (item.part.lengthM / 2) * Math.sin(crookedRad);
   }
-  const { path } = layout;
-  if (!path || (line !== 'run' && line !== 'trail')) return 0;
-  const { carrier } = build;
-  const share = carrier.kind === 'bentWire' && line === 'run' ? Math.min(1, alongM / Math.max(carrier.armM, 1e-6)) : 1;
-  return path.armStartZM + (path.armEndZM - path.armStartZM) * share;
+  const on = carriers.find(({ id }) => id === carrierOfLine(line));
+  const kind = lineKind(line);
+  if (!on?.path || (kind !== 'run' && kind !== 'trail')) return 0;
+  const { armStartZM, armEndZM } = on.path;
+  const share = kind === 'run' ? Math.min(1, alongM / Math.max(on.shaft.x1M, 1e-6)) : 1;
+  return armStartZM + (armEndZM - armStartZM) * share;
 }
 
-/** The wire's own mass and drag: as one piece when it is straight, section by section when it is bent. */
-function wireBodies(build: Build, layout: Layout): Body[] {
-  const { wire } = build.carrier;
+/** A carrier's own mass and drag: as one piece when it is straight, section by section when it is bent. */
+function carrierBodies({ carrier, id }: Pick<Strung, 'carrier' | 'id'>, laid: LaidCarrier): Body[] {
+  const { wire } = carrier;
   const density = densityOf(wire.material);
-  const piece = (lengthM: number, xM: number, yM: number, zM: number, acrossM: number): Body => {
-    const massKg = wireMass(wire, lengthM);
-    const side = WIRE_DRAG * wire.diameterM * lengthM;
-    return {
-      of: 'wire',
-      kind: 'wire',
-      massKg,
-      volumeM3: massKg / density,
-      xM,
-      yM,
-      zM,
-      axialM2: WIRE_DRAG * wire.diameterM * acrossM,
-      strandM2: 0,
-      sideM2: side,
-      slopeM2: 0,
-    };
-  };
-  const terms = wireCut(build, layout).terms.filter(({ code }) => code !== 'tag');
-  if (!layout.path) {
-    const lengthM = terms.reduce((sum, term) => sum + term.lengthM, 0);
-    return [piece(lengthM, (layout.nose.x0M + layout.tail.x1M) / 2, 0, 0, 2 * layout.nose.loopInsideRadiusM)];
-  }
-  const { path } = layout;
-  const bent = path.sections.map(({ fromM, toM, start, end, points }) => {
-    const lengthM = toM - fromM;
-    const middle = points[Math.floor(points.length / 2)];
-    return piece(lengthM, middle?.xM ?? start.xM, middle?.yM ?? start.yM, middle?.zM ?? 0, Math.abs(end.yM - start.yM));
-  });
-  const { carrier } = build;
-  const armM = carrier.kind === 'bentWire' ? carrier.armM : 0;
-  const middle = pointOn(path.arm, armM / 2);
-  const end = pointOn(path.arm, armM);
-  const rises = armM * Math.abs(Math.sin(path.arm.angleRad));
-  const start = path.sections[0]?.start ?? path.arm;
-  // What is in the head and in the end's loop is in the length of the wire and in none of its sections.
-  const ends = terms.flatMap((term) => {
-    if (term.code === 'inHead') return [piece(term.lengthM, start.xM, start.yM, 0, 0)];
-    return 'end' in term || term.code === 'turnedDown' ? [piece(term.lengthM, end.xM, end.yM, path.armEndZM, 0)] : [];
-  });
-  return [...bent, piece(armM, middle.xM, middle.yM, (path.armStartZM + path.armEndZM) / 2, rises), ...ends];
+  const terms = carrierCut({ carrier, id }, laid).terms.filter(({ code }) => code !== 'tag');
+  const { lines, path, nose, tail } = laid;
+  const run = { lines, path, noseM: nose.x0M, tailM: tail.x1M, noseLoopRadiusM: nose.loopInsideRadiusM };
+  return carrierRoom(carrier)
+    .pieces(carrier, run, terms)
+    .map(({ lengthM, xM, yM, zM, acrossM }): Body => {
+      const massKg = wireMass(wire, lengthM);
+      return {
+        of: id === FIRST_CARRIER ? 'wire' : id,
+        kind: 'wire',
+        massKg,
+        volumeM3: massKg / density,
+        xM,
+        yM,
+        zM,
+        axialM2: WIRE_DRAG * wire.diameterM * acrossM,
+        strandM2: 0,
+        sideM2: WIRE_DRAG * wire.diameterM * lengthM,
+        slopeM2: 0,
+      };
+    });
 }

@@ -15,7 +15,7 @@ import { bladeReach, chordRatio } from '../parts/outline';
 import { hookLimb } from '../parts/hook-form';
 import type { Hook } from '../parts/kinds/hook';
 import type { Layout } from './layout';
-import type { PlacedOff } from './placed';
+import { carrierOfLine, lineKind, poseOf, type PlacedOff } from './placed';
 import { tubeHoldsHook } from './lengths';
 import type { ItemId } from './lure';
 import { lineToOutline, outlineToOutline, toStretch, type PlanePoint } from './plane';
@@ -46,14 +46,16 @@ export interface Meridian {
 }
 
 export function restClearance(layout: Layout, seat: SpinSeat, hook: PlacedOff): Clearance {
-  if (hook.line === 'head') return inPlane(layout, seat, hook, 'rest', [lyingBack(layout, seat)]);
+  const shiftM = shiftTo(layout, seat, hook);
+  if (shiftM === null) return inPlane(layout, seat, hook, 'rest', [lyingBack(layout, seat)]);
   const tipM = seat.holeM + bladeReach(seat.blade);
   const isHeldByTube = tubeHoldsHook(layout, hook);
   const part = hook.item.part as Hook;
   const frontM = isHeldByTube
     ? Math.min(...leans(LEAN_HELD_RAD).map((lean) => leaned(hook, part, lean).at(-1)?.xM ?? hook.x0M))
     : hook.x0M;
-  return { blade: seat.item.id, hook: hook.item.id, posture: 'rest', clearanceM: frontM - tipM, isHeldByTube };
+  const clearanceM = frontM + shiftM - tipM;
+  return { blade: seat.item.id, hook: hook.item.id, posture: 'rest', clearanceM, isHeldByTube };
 }
 
 /** @param spreadsRad spread angles to try: the ends and middle of the predicted band */
@@ -63,7 +65,8 @@ export function turningClearance(
   hook: PlacedOff,
   spreadsRad: readonly number[],
 ): Clearance {
-  if (hook.line === 'head') {
+  const shiftM = shiftTo(layout, seat, hook);
+  if (shiftM === null) {
     return inPlane(
       layout,
       seat,
@@ -74,13 +77,29 @@ export function turningClearance(
   }
   const isHeldByTube = tubeHoldsHook(layout, hook);
   const part = hook.item.part as Hook;
-  const limbs = leans(isHeldByTube ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) => leaned(hook, part, lean));
+  const limbs = leans(isHeldByTube ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) =>
+    leaned(hook, part, lean).map((point) => ({ ...point, xM: point.xM + shiftM })),
+  );
   let clearanceM = Infinity;
   for (const spreadRad of spreadsRad) {
     const blade = sweptBlade(seat, spreadRad);
     for (const limb of limbs) clearanceM = Math.min(clearanceM, signedDistance(blade, limb));
   }
   return { blade: seat.item.id, hook: hook.item.id, posture: 'turning', clearanceM, isHeldByTube };
+}
+
+/**
+ * What to add to places along the hook's line to have them along the blade's, m: both lie on one way when they are on one
+ * carrier or on carriers that hang one on the other. Null for a hook held in the plane of the lure, or on another way.
+ */
+function shiftTo({ carriers }: Layout, seat: SpinSeat, hook: PlacedOff): number | null {
+  if (lineKind(hook.line) === 'head') return null;
+  const [blade, behind] = [carrierOfLine(seat.line), carrierOfLine(hook.line)];
+  if (blade === behind) return 0;
+  const a = carriers.find(({ id }) => id === blade);
+  const b = carriers.find(({ id }) => id === behind);
+  const isOneWay = a && b && (a.behind.includes(b.id) || b.behind.includes(a.id));
+  return isOneWay ? b.fromM - a.fromM : null;
 }
 
 function inPlane(
@@ -99,19 +118,19 @@ function inPlane(
 export function hookInPlane(layout: Layout, hook: PlacedOff): PlanePoint[] {
   const part = hook.item.part as Hook;
   return hookLimb(part).path.map(({ xM, radiusM }) =>
-    pointOn(layout.lines[hook.line], hook.x0M + xM, hook.offAxisM + radiusM),
+    pointOn(poseOf(layout, hook.line), hook.x0M + xM, hook.offAxisM + radiusM),
   );
 }
 
 /** What a blade takes up lying back along its line, whichever way its face looks. */
 function lyingBack(layout: Layout, seat: SpinSeat): PlanePoint[] {
   const flat = sweptBlade(seat, 0).map(({ xM, radiusM }) => ({ xM, radiusM: Math.max(radiusM, seat.dropM) }));
-  return bothSides(layout.lines[seat.line], flat);
+  return bothSides(poseOf(layout, seat.line), flat);
 }
 
 /** The outline of what a blade sweeps at this spread. */
 export function sweptOutline(layout: Layout, seat: SpinSeat, spreadRad: number): PlanePoint[] {
-  return bothSides(layout.lines[seat.line], sweptBlade(seat, spreadRad));
+  return bothSides(poseOf(layout, seat.line), sweptBlade(seat, spreadRad));
 }
 
 /** A body about a line as a closed outline in the plane of the lure. */

@@ -10,50 +10,64 @@ import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
 import { stateSchema } from '../parts/part';
 import {
-  bentWireSchema,
   buildSchema,
-  carrierSchema,
+  carrierIdSchema,
+  FIRST_CARRIER,
   LONGEST_NOTE,
   MOST_ENTRIES,
   MOST_ITEMS,
+  MOST_JOINED,
   MOST_VERSIONS,
   itemIdSchema,
   itemSchema,
+  joinedSchema,
   lureSchema,
   madeSchema,
   seatSchema,
   strandEntrySchema,
   versionSchema,
   type Build,
-  type Carrier,
+  type CarrierId,
   type Item,
   type ItemId,
   type Lure,
   type StrandEntry,
 } from './lure';
+import { bentWireSchema } from './carriers/bent-wire';
+import { carrierSchema, type Carrier } from './carriers/carrier';
+import { carriersOf } from './strung';
 import { sizeProblem } from './size';
 import { structureProblem, type Refusal } from './structure';
 
 const versionPlace = z.int().check(z.nonnegative(), z.maximum(MOST_VERSIONS));
-const placedEntrySchema = z.strictObject({ index: z.int().check(z.nonnegative()), entry: strandEntrySchema });
+/** Of the first carrier unless another is named. */
+const on = z.optional(carrierIdSchema);
+const placedEntrySchema = z.strictObject({ index: z.int().check(z.nonnegative()), entry: strandEntrySchema, on });
+const placedCarrierSchema = z.strictObject({
+  index: z.int().check(z.nonnegative(), z.maximum(MOST_JOINED)),
+  joined: joinedSchema,
+});
 
 export const editSchema = z.discriminatedUnion('kind', [
-  /** Puts items in; each entry's index is its place in the finished strand, rising. */
+  /** Puts items in, and carriers with what is threaded on them; each index is the place in the finished list, rising. */
   z.strictObject({
     kind: z.literal('insert'),
-    items: z.array(itemSchema).check(z.minLength(1), z.maxLength(MOST_ITEMS)),
+    items: z.array(itemSchema).check(z.maxLength(MOST_ITEMS)),
     entries: z.array(placedEntrySchema).check(z.maxLength(MOST_ENTRIES)),
+    joined: z.optional(z.array(placedCarrierSchema).check(z.maxLength(MOST_JOINED))),
   }),
-  /** Takes items out with all their strand entries; what hangs on them must be listed too. */
+  /** Takes items out with all their strand entries, and carriers; what hangs on them must be listed too. */
   z.strictObject({
     kind: z.literal('remove'),
-    items: z.array(itemIdSchema).check(z.minLength(1), z.maxLength(MOST_ITEMS)),
+    items: z.array(itemIdSchema).check(z.maxLength(MOST_ITEMS)),
+    carriers: z.optional(z.array(carrierIdSchema).check(z.maxLength(MOST_JOINED))),
   }),
   /** Moves one strand entry so that it ends up at `to`. */
   z.strictObject({
     kind: z.literal('move'),
     from: z.int().check(z.nonnegative()),
     to: z.int().check(z.nonnegative()),
+    on,
   }),
   z.strictObject({ kind: z.literal('swapPart'), item: itemIdSchema, part: partSchema }),
   z.strictObject({
@@ -69,6 +83,7 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('reseat'), item: itemIdSchema, seat: seatSchema }),
   z.strictObject({
     kind: z.literal('carrier'),
+    on,
     changes: z.strictObject({
       wire: z.optional(wireSchema),
       tail: z.optional(wireEndSchema),
@@ -82,7 +97,7 @@ export const editSchema = z.discriminatedUnion('kind', [
     }),
   }),
   /** Takes another carrier in place of this one: a bought frame, or wire to bend. */
-  z.strictObject({ kind: z.literal('carry'), carrier: carrierSchema }),
+  z.strictObject({ kind: z.literal('carry'), on, carrier: carrierSchema }),
   z.strictObject({ kind: z.literal('rename'), name: shortText }),
   z.strictObject({ kind: z.literal('note'), note: noteText(LONGEST_NOTE) }),
   z.strictObject({ kind: z.literal('mark'), made: z.nullable(madeSchema) }),
@@ -123,17 +138,17 @@ function applyOne(lure: Lure, edit: Edit): Step {
   const { build } = lure;
   switch (edit.kind) {
     case 'insert':
-      return insert(lure, edit.items, edit.entries);
+      return insert(lure, edit);
     case 'remove':
-      return remove(lure, edit.items);
-    case 'move': {
-      const { length } = build.strand;
-      const worst = Math.max(edit.from, edit.to);
-      if (worst >= length) return { refusal: { code: 'noSuchPlace', index: worst, length } };
-      const strand = [...build.strand];
-      strand.splice(edit.to, 0, ...strand.splice(edit.from, 1));
-      return { lure: withBuild(lure, { strand }), inverse: { kind: 'move', from: edit.to, to: edit.from } };
-    }
+      return remove(lure, edit);
+    case 'move':
+      return onCarrier(lure, edit.on, ({ strand: old }) => {
+        const worst = Math.max(edit.from, edit.to);
+        if (worst >= old.length) return { refusal: { code: 'noSuchPlace', index: worst, length: old.length } };
+        const strand = [...old];
+        strand.splice(edit.to, 0, ...strand.splice(edit.from, 1));
+        return { changes: { strand }, inverse: { ...edit, from: edit.to, to: edit.from } };
+      });
     case 'swapPart':
       return change(lure, edit.item, (item) =>
         item.part.kind === edit.part.kind
@@ -153,19 +168,20 @@ function applyOne(lure: Lure, edit: Edit): Step {
         item: { ...item, seat: edit.seat },
         inverse: { kind: 'reseat', item: item.id, seat: item.seat },
       }));
-    case 'carrier': {
-      const alien = Object.keys(edit.changes).find((key) => !(key in build.carrier));
-      if (alien !== undefined) return { refusal: { code: 'notOfThisWire', field: alien, carrier: build.carrier.kind } };
-      return {
-        lure: withBuild(lure, { carrier: { ...build.carrier, ...edit.changes } as Carrier }),
-        inverse: { kind: 'carrier', changes: sameKeys<object>(edit.changes, build.carrier) },
-      };
-    }
+    case 'carrier':
+      return onCarrier(lure, edit.on, ({ carrier: old }) => {
+        const alien = Object.keys(edit.changes).find((key) => !(key in old));
+        if (alien !== undefined) return { refusal: { code: 'notOfThisWire', field: alien, carrier: old.kind } };
+        return {
+          changes: { carrier: { ...old, ...edit.changes } as Carrier },
+          inverse: { ...edit, changes: sameKeys<object>(edit.changes, old) },
+        };
+      });
     case 'carry':
-      return {
-        lure: withBuild(lure, { carrier: edit.carrier }),
-        inverse: { kind: 'carry', carrier: build.carrier },
-      };
+      return onCarrier(lure, edit.on, ({ carrier: old }) => ({
+        changes: { carrier: edit.carrier },
+        inverse: { ...edit, carrier: old },
+      }));
     case 'rename':
       return { lure: { ...lure, name: edit.name }, inverse: { kind: 'rename', name: lure.name } };
     case 'note':
@@ -201,40 +217,95 @@ function applyOne(lure: Lure, edit: Edit): Step {
 
 function insert(
   lure: Lure,
-  items: readonly Item[],
-  entries: readonly { readonly index: number; readonly entry: StrandEntry }[],
+  { items, entries, joined = [] }: Pick<Extract<Edit, { kind: 'insert' }>, 'items' | 'entries' | 'joined'>,
 ): Step {
   const next: Record<ItemId, Item> = { ...lure.build.items };
   for (const item of items) {
     if (next[item.id]) return { refusal: { code: 'itemExists', item: item.id } };
     next[item.id] = item;
   }
-  const strand = [...lure.build.strand];
-  for (const { index, entry } of entries) {
-    if (index > strand.length) return { refusal: { code: 'noSuchPlace', index, length: strand.length } };
-    strand.splice(index, 0, entry);
+  const carriers = [...lure.build.joined];
+  for (const { index, joined: added } of joined) {
+    if (added.id === FIRST_CARRIER || carriers.some(({ id }) => id === added.id)) {
+      return { refusal: { code: 'carrierExists', carrier: added.id } };
+    }
+    if (index > carriers.length) return { refusal: { code: 'noSuchPlace', index, length: carriers.length } };
+    carriers.splice(index, 0, added);
+  }
+  let inserted = withBuild(lure, { items: next, joined: carriers });
+  for (const { index, entry, on: id } of entries) {
+    const step = onCarrier(inserted, id, ({ strand: old }) =>
+      index > old.length
+        ? { refusal: { code: 'noSuchPlace', index, length: old.length } }
+        : { changes: { strand: old.toSpliced(index, 0, entry) }, inverse: { kind: 'remove', items: [] } },
+    );
+    if ('refusal' in step) return step;
+    inserted = step.lure;
   }
   return {
-    lure: withBuild(lure, { items: next, strand }),
-    inverse: { kind: 'remove', items: items.map(({ id }) => id) },
+    lure: inserted,
+    inverse: {
+      kind: 'remove',
+      items: items.map(({ id }) => id),
+      ...(joined.length > 0 ? { carriers: joined.map(({ joined: { id } }) => id) } : {}),
+    },
   };
 }
 
-function remove(lure: Lure, ids: readonly ItemId[]): Step {
-  const all = lure.build.items;
+function remove(
+  lure: Lure,
+  { items: ids, carriers = [] }: Pick<Extract<Edit, { kind: 'remove' }>, 'items' | 'carriers'>,
+): Step {
+  const { build } = lure;
   const items: Item[] = [];
   for (const id of ids) {
-    const item = all[id];
+    const item = build.items[id];
     if (!item || items.includes(item)) return { refusal: { code: 'unknownItem', item: id } };
     items.push(item);
   }
+  const unknown = carriers.find((id) => !build.joined.some((each) => each.id === id));
+  if (unknown !== undefined) return { refusal: { code: 'unknownCarrier', carrier: unknown } };
   const isGone = (id: ItemId) => ids.includes(id);
-  const kept = Object.fromEntries(Object.values(all).flatMap((item) => (isGone(item.id) ? [] : [[item.id, item]])));
-  const entries = lure.build.strand.map((entry, index) => ({ index, entry })).filter(({ entry }) => isGone(entry.item));
+  const kept = Object.fromEntries(
+    Object.values(build.items).flatMap((item) => (isGone(item.id) ? [] : [[item.id, item]])),
+  );
+  const staying = carriersOf(build).filter(({ id }) => !carriers.includes(id));
+  const entries = staying.flatMap(({ id, strand }) =>
+    strand.flatMap((entry, index) =>
+      isGone(entry.item) ? [{ index, entry, ...(id === FIRST_CARRIER ? {} : { on: id }) }] : [],
+    ),
+  );
+  const bare = (strand: readonly StrandEntry[]) => strand.filter((entry) => !isGone(entry.item));
+  const joined = build.joined.flatMap((each, index) => (carriers.includes(each.id) ? [{ index, joined: each }] : []));
   return {
-    lure: withBuild(lure, { items: kept, strand: lure.build.strand.filter((entry) => !isGone(entry.item)) }),
-    inverse: { kind: 'insert', items, entries },
+    lure: withBuild(lure, {
+      items: kept,
+      strand: bare(build.strand),
+      joined: build.joined.flatMap((each) =>
+        carriers.includes(each.id) ? [] : [{ ...each, strand: bare(each.strand) }],
+      ),
+    }),
+    inverse: { kind: 'insert', items, entries, ...(joined.length > 0 ? { joined } : {}) },
   };
+}
+
+type Stringing = Pick<Build, 'carrier' | 'strand'>;
+
+/** Changes one carrier or its strand: the first, unless another is named. */
+function onCarrier(
+  lure: Lure,
+  id: CarrierId | undefined,
+  apply: (old: Stringing) => { changes: Partial<Stringing>; inverse: Edit } | { refusal: Refusal },
+): Step {
+  const { build } = lure;
+  const old = id === undefined || id === FIRST_CARRIER ? build : build.joined.find((each) => each.id === id);
+  if (!old) return { refusal: { code: 'unknownCarrier', carrier: id ?? FIRST_CARRIER } };
+  const result = apply(old);
+  if ('refusal' in result) return result;
+  const { changes, inverse } = result;
+  if (old === build) return { lure: withBuild(lure, changes), inverse };
+  const joined = build.joined.map((each) => (each.id === id ? { ...each, ...changes } : each));
+  return { lure: withBuild(lure, { joined }), inverse };
 }
 
 function change(

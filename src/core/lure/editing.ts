@@ -2,16 +2,8 @@
 import type { Part } from '../parts/part';
 import type { Edit } from './edit';
 import { usualState } from './item-state';
-import {
-  newItemId,
-  withDependents,
-  type Build,
-  type Item,
-  type ItemId,
-  type Leg,
-  type Seat,
-  type StrandEntry,
-} from './lure';
+import { hangingOn, threadedOn } from './strung';
+import { newItemId, type Build, type Item, type ItemId, type Leg, type Seat, type StrandEntry } from './lure';
 
 /** What a hook is called until the builder says otherwise. */
 function hookRole(build: Build, seat: Seat): string {
@@ -51,14 +43,15 @@ export function seatPart(build: Build, part: Part, seat: Exclude<Seat, { on: 'st
   return { kind: 'insert', items: [newItem(build, part, seat, new Set())], entries: [] };
 }
 
-/** Takes an item off with all that hangs on it. */
+/** Takes an item off with all that hangs on it, carriers with what is on them too. */
 export function takeOff(build: Build, id: ItemId): Edit {
-  return { kind: 'remove', items: withDependents(build, id) };
+  const { items, carriers } = hangingOn(build, id);
+  return { kind: 'remove', items, ...(carriers.length > 0 ? { carriers } : {}) };
 }
 
-/** Strand positions of an item: two for a clevis. */
+/** Strand positions of an item on the carrier it is threaded on: two for a clevis. */
 export function strandIndexes(build: Build, id: ItemId): number[] {
-  return build.strand.flatMap((entry, index) => (entry.item === id ? [index] : []));
+  return (threadedOn(build, id)?.on.strand ?? []).flatMap((entry, index) => (entry.item === id ? [index] : []));
 }
 
 /** True for a clevis whose legs are next to each other: it moves as one. */

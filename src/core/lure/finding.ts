@@ -6,7 +6,8 @@ import type { Edit } from './edit';
 import type { Misfit } from './fit';
 import type { HookRule, RuleBreach } from './hook-rule';
 import type { RivetFixing } from '../parts/kinds/rivet';
-import type { Carrier, End, ItemId } from './lure';
+import type { End, ItemId } from './lure';
+import type { Carrier } from './carriers/carrier';
 import type { StackedPair } from './stacking';
 
 export type Severity = 'fault' | 'caution' | 'good';

@@ -7,9 +7,20 @@ import type { Hanger, How, Side } from '../parts/kinds/room';
 import type { Wire } from '../parts/kinds/wire';
 import { roomOf, type Part } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
-import { childrenOf, itemOf, wireEnd, type Build, type End, type Holder, type Item, type ItemId } from './lure';
+import { carrierRoom, wireEnd, type Carrier } from './carriers/carrier';
 import { strandIndexes } from './editing';
-import { isTie } from './structure';
+import {
+  childrenOf,
+  FIRST_CARRIER,
+  itemOf,
+  type Build,
+  type CarrierId,
+  type End,
+  type Holder,
+  type Item,
+  type ItemId,
+} from './lure';
+import { carrierOfItem, carrierWith, threadedOn, type Strung } from './strung';
 import { layOut, type Layout } from './layout';
 
 type LoopEnd = Extract<WireEnd, { form: 'wrappedLoop' | 'bentLoop' }>;
@@ -117,6 +128,8 @@ function jointMisfits(side: Side, on: Hanger, wireM: number): Misfit[] {
     case 'swivelEye':
       if (on.hanger === 'coil') return eyeOnRing(side.openM, on.wiresM);
       return on.hanger === 'loop' ? tooSmallEye(side.openM, on.wireM, RING_FIT_M) : [];
+    case 'wireLoop':
+      return on.hanger === 'coil' ? ringInLoop(on.wiresM, side.insideM) : [];
     // The ring that holds a body tells it.
     case 'bodyEye':
     case 'cast':
@@ -281,8 +294,8 @@ export function placeOf(build: Build, item: Item, layout: Layout = layOut(build)
   const held = heldSides(build, item.id);
   const { seat } = item;
   if (seat.on === 'strand') {
-    const [index = 0] = strandIndexes(build, item.id);
-    return { ...threadPlace(build, index, item.id, layout), held };
+    const { on, index } = threadedOn(build, item.id) ?? { on: undefined, index: 0 };
+    return { ...threadPlace(build, index, item.id, layout, on?.id), held };
   }
   return { ...seatPlace(build, seat), held };
 }
@@ -293,24 +306,26 @@ export function threadPlace(
   index: number,
   except: ItemId | null = null,
   layout: Layout = layOut(build),
+  carrier: CarrierId = FIRST_CARRIER,
 ): Place {
-  const wireM = build.carrier.wire.diameterM;
+  const on = carrierWith(build, carrier);
+  const wireM = (on?.carrier ?? build.carrier).wire.diameterM;
   return {
     ...NOWHERE,
     by: 'threaded',
     hanger: { hanger: 'wire', diameterM: wireM },
     wireM,
-    roomInClevisM: roomInClevis(build, index, except, layout),
+    roomInClevisM: on ? roomInClevis(build, on, index, except, layout) : null,
   };
 }
 
 /** The place that something hung, tied or slid over here would come to. */
 export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'strand' }>): Place {
-  const { carrier } = build;
-  const wireM = carrier.wire.diameterM;
+  const on = carrierAt(build, seat);
+  const wireM = on.wire.diameterM;
   switch (seat.on) {
     case 'end': {
-      const end = wireEnd(carrier, seat.end);
+      const end = wireEnd(on, seat.end);
       return {
         ...NOWHERE,
         wireM,
@@ -318,7 +333,7 @@ export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'stran
       };
     }
     case 'tie':
-      return { ...NOWHERE, wireM, hanger: { hanger: 'tie', insideM: tieInside(build), wireM } };
+      return { ...NOWHERE, wireM, hanger: { hanger: 'tie', insideM: tieInside(on), wireM } };
     case 'item': {
       const { part } = itemOf(build, seat.item);
       return { ...NOWHERE, by: seat.how, wireM, hanger: roomOf(part).holds[seat.how]?.hanger(part) ?? null };
@@ -326,14 +341,19 @@ export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'stran
   }
 }
 
+/** The carrier that something seated here is on, by way of what holds it. */
+function carrierAt(build: Build, seat: Exclude<Item['seat'], { on: 'strand' }>): Carrier {
+  const id = seat.on === 'item' ? carrierOfItem(build, itemOf(build, seat.item)) : (seat.carrier ?? FIRST_CARRIER);
+  return carrierWith(build, id)?.carrier ?? build.carrier;
+}
+
 function isLoop(end: WireEnd): end is LoopEnd {
   return end.form === 'wrappedLoop' || end.form === 'bentLoop';
 }
 
 /** Inside diameter of the bend or coil that the line is tied in, m; 0 without one. */
-function tieInside({ carrier }: Build): number {
-  const tie = carrier.kind === 'bentWire' ? carrier.sections.find(isTie) : undefined;
-  return tie?.section === 'coil' ? tie.insideDiameterM : tie?.section === 'bend' ? 2 * tie.insideRadiusM : 0;
+function tieInside(carrier: Carrier): number {
+  return carrierRoom(carrier).tieInsideM(carrier) ?? 0;
 }
 
 const ENDS: readonly End[] = ['nose', 'tail'];
@@ -350,16 +370,22 @@ export function wirePlace(build: Build): Place {
 }
 
 /** Room left between the legs of the tightest clevis that has this place between them. */
-function roomInClevis(build: Build, index: number, except: ItemId | null, layout: Layout): number | null {
+function roomInClevis(
+  build: Build,
+  { id, strand }: Strung,
+  index: number,
+  except: ItemId | null,
+  { carriers }: Layout,
+): number | null {
+  const laid = carriers.find((each) => each.id === id);
   let least: number | null = null;
-  for (const { item, clevis } of layout.clevises) {
+  for (const { item, clevis } of laid?.clevises ?? []) {
     const [fore, aft] = strandIndexes(build, item.id);
     if (fore === undefined || aft === undefined || item.id === except || index <= fore || index > aft) continue;
     // Between the legs there are others already, and other clevises' legs; the item itself makes way.
-    const takenM = build.strand.slice(fore + 1, aft).reduce((sum, entry, n) => {
-      const other = itemOf(build, entry.item);
-      if (other.id === except) return sum;
-      const placed = layout.strand[fore + 1 + n];
+    const takenM = strand.slice(fore + 1, aft).reduce((sum, entry, n) => {
+      if (entry.item === except) return sum;
+      const placed = laid?.strand[fore + 1 + n];
       return sum + (placed ? placed.x1M - placed.x0M : 0);
     }, 0);
     const roomM = Math.max(clevis.legGapM - takenM, 0);

@@ -1,27 +1,54 @@
 /**
- * Where everything lies, pulled straight by the water: the stack against the tail end, the play at the nose.
+ * Where everything lies, pulled straight by the water: on each carrier the stack against the tail end, the play at the nose.
  * Things lie along lines: the run that the strand is threaded on; the trail of what hangs at the tail, which the water
  * draws straight back; the head's own axis, which is the hook's shank; what is forced over the line tie. Places along a
  * line are in metres from its origin towards the tail, radii from its axis. Each line has its pose in the lure, x to the
- * tail and y up. On a straight wire all lines are one: x runs from the front of the nose loop.
+ * tail and y up. On a straight wire all lines are one: x runs from the front of the nose loop. A joined carrier hangs where
+ * what holds it bears, and lies with the stream.
  * Serves the drawing, the string, the clearances and the lengths alike.
  */
 import { eyeLengthM } from '../parts/hook-form';
-
 import type { Along, Bearing, How } from '../parts/kinds/room';
 import { roomOf } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
+import { carrierRoom } from './carriers/carrier';
+import type { CarrierLines, Lie } from './carriers/room';
 import { stateOf } from './item-state';
-import { childrenOf, itemOf, wireEnd, type BentWire, type Build, type Holder, type Item, type ItemId } from './lure';
+import {
+  childrenOf,
+  itemOf,
+  spotOf,
+  type Build,
+  type CarrierId,
+  type Holder,
+  type Item,
+  type ItemId,
+  type StrandEntry,
+} from './lure';
 import { outsideRadius } from './outside-radius';
-import type { Line, PlacedClevis, PlacedEnd, PlacedEntry, PlacedOff, Span } from './placed';
-import { pointOn, walkWire, type Pose, type WirePath } from './wire-path';
+import {
+  carrierOfLine,
+  lineKind,
+  lineOf,
+  poseOf,
+  type Line,
+  type PlacedClevis,
+  type PlacedEnd,
+  type PlacedEntry,
+  type PlacedOff,
+  type Span,
+} from './placed';
+import { carriersOf, type Strung } from './strung';
+import { pathMoved, pointOn, type PlanePlace, type Pose, type WirePath } from './wire-path';
 
-export interface Layout extends Span {
-  /** The lure's own box: x0M to x1M along, y0M to y1M up. */
-  readonly y0M: number;
-  readonly y1M: number;
-  readonly lines: Readonly<Record<Line, Pose>>;
+/** One carrier with what is threaded on it. */
+export interface LaidCarrier {
+  readonly id: CarrierId;
+  /** What it hangs on, one above the other, the nearest first; none of the one that the line pulls. */
+  readonly behind: readonly CarrierId[];
+  /** Place of its front on the way from the first carrier's nose along all that it hangs on, m. */
+  readonly fromM: number;
+  readonly lines: CarrierLines;
   /** The way of a bent wire; null for a straight one. */
   readonly path: WirePath | null;
   readonly wireDiameterM: number;
@@ -33,58 +60,142 @@ export interface Layout extends Span {
   readonly stackM: number;
   readonly strand: readonly PlacedEntry[];
   readonly clevises: readonly PlacedClevis[];
+}
+
+/** All of a lure. What is said of one carrier is said of the first, which the line pulls. */
+export interface Layout extends LaidCarrier, Span {
+  /** The lure's own box: x0M to x1M along, y0M to y1M up. */
+  readonly y0M: number;
+  readonly y1M: number;
+  /** The first carrier, then those joined to it. */
+  readonly carriers: readonly LaidCarrier[];
+  /** Of every carrier what does not have the wire through it. */
   readonly off: readonly PlacedOff[];
 }
 
 export function layOut(build: Build): Layout {
-  const { carrier } = build;
-  const d = carrier.wire.diameterM;
-  const sizes = stackSizes(build);
-  const nose = noseOf(build);
-  const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + shaftLength(build, sizes.totalM) };
-  const tail = tailOf(carrier.tail, shaft.x1M, d);
-  const bearM = tail.form === 'plain' || tail.form === 'bentOver' ? tail.x1M : tail.x1M - d;
-  const bent = carrier.kind === 'bentWire' ? bendWire(build, carrier, bearM) : null;
-  const lines = bent?.lines ?? STRAIGHT_LINES;
+  const [pulled, ...joined] = carriersOf(build);
+  if (!pulled) throw new Error('layOut: a build has a carrier');
+  const first = layCarrier(build, pulled, null);
+  const carriers = [first.laid];
+  const off = [...first.off];
+  const waiting = [...joined];
+  while (waiting.length > 0) {
+    const at = waiting.findIndex(({ joint }) => hangsAt(joint, carriers, off) !== null);
+    const [next] = waiting.splice(at, 1);
+    if (at < 0 || !next) throw new Error('layOut: a carrier hangs on nothing; structureProblem should have refused it');
+    const { laid, off: own } = layCarrier(build, next, hangsAt(next.joint, carriers, off));
+    carriers.push(laid);
+    off.push(...own);
+  }
+  return { ...first.laid, ...boxOf(carriers, off), carriers, off };
+}
 
-  const tailChain = hangAll(build, 'tail', { ...AT_AXIS, alongM: bearM }, 'trail');
-  const placed = placeStrand(build, sizes.spans, shaft.x1M, tail, tailChain);
+/** What a joined carrier hangs on, laid. */
+interface HangsAt extends PlanePlace {
+  readonly holder: LaidCarrier;
+  /** Place of the bearing along the holder's line, m. */
+  readonly alongM: number;
+}
+
+/** Where a joined carrier bears on what holds it; null while that is not laid yet. */
+function hangsAt(
+  joint: Strung['joint'],
+  carriers: readonly LaidCarrier[],
+  off: readonly PlacedOff[],
+): HangsAt | null {
+  if (!joint) return null;
+  const on = (id: CarrierId, line: Line, alongM: number): HangsAt | null => {
+    const holder = carriers.find((each) => each.id === id);
+    return holder ? { ...pointOn(holder.lines[lineKind(line)], alongM), holder, alongM } : null;
+  };
+  if (joint.on === 'end') {
+    const holder = carriers.find(({ id }) => id === joint.carrier);
+    if (!holder || joint.end === 'nose') return on(joint.carrier, 'run', 0);
+    return on(joint.carrier, 'trail', bearsAtTail(holder.tail, holder.wireDiameterM));
+  }
+  const held = off.find(({ item }) => item.id === joint.item);
+  if (!held) return null;
+  const { part } = held.item;
+  const at = { alongM: held.pivotM, offAxisM: held.offAxisM, coveredToM: null, roomM: 0 };
+  const { alongM } = roomOf(part).holds.hung?.bearing(part, held, at) ?? at;
+  return on(carrierOfLine(held.line), held.line, alongM);
+}
+
+/** From the nose to where what hangs at the tail bears, m. */
+function bearsAtTail({ form, x1M }: PlacedEnd, wireM: number): number {
+  return form === 'plain' || form === 'bentOver' ? x1M : x1M - wireM;
+}
+
+function layCarrier(
+  build: Build,
+  { id, carrier, strand }: Strung,
+  hung: HangsAt | null,
+): { readonly laid: LaidCarrier; readonly off: PlacedOff[] } {
+  const room = carrierRoom(carrier);
+  const d = carrier.wire.diameterM;
+  const sizes = stackSizes(build, strand);
+  const nose = noseOf(room.end(carrier, 'nose'), d);
+  const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + room.runM(carrier, sizes.totalM) };
+  const tail = tailOf(room.end(carrier, 'tail'), shaft.x1M, d);
+  const bearM = bearsAtTail(tail, d);
+  const spot = (at: 'nose' | 'tail' | 'tie') => spotOf(id, at);
+  const line = (kind: keyof CarrierLines) => lineOf(id, kind);
+
+  const own = room.lie(carrier, bearM, headWireAt(build, spot('nose')));
+  const insideNoseM = nose.form === 'plain' ? 0 : d;
+  const { lines, path } = hung ? hungBy(room.hangsBy, own, hung, insideNoseM) : own;
+
+  const tailChain = hangAll(build, spot('tail'), { ...AT_AXIS, alongM: bearM }, line('trail'));
+  const placed = placeStrand(build, strand, sizes.spans, shaft.x1M, tail, tailChain);
   const clevises = placeClevises(placed);
-  const off = [
-    ...(carrier.kind === 'straightWire'
-      ? hangAll(build, 'nose', { ...AT_AXIS, alongM: nose.form === 'plain' ? 0 : -d }, 'run').map(forward)
-      : []),
-    ...(bent?.off ?? []),
-    ...placed.flatMap((entry) => heldOnWire(build, entry, clevises)),
-    ...tailChain,
-  ];
+  const atNose = room.castsNose
+    ? hangAll(build, spot('nose'), AT_AXIS, line('head'))
+    : hangAll(build, spot('nose'), { ...AT_AXIS, alongM: nose.form === 'plain' ? 0 : -d }, line('run')).map(forward);
   return {
-    ...boxOf(lines, nose, tail, off, bent?.path ?? null),
-    lines,
-    path: bent?.path ?? null,
-    wireDiameterM: d,
-    nose,
-    tail,
-    shaft,
-    freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - sizes.totalM },
-    stackM: sizes.totalM,
-    strand: placed,
-    clevises,
-    off,
+    laid: {
+      id,
+      behind: hung ? [hung.holder.id, ...hung.holder.behind] : [],
+      fromM: hung ? hung.holder.fromM + hung.alongM - insideNoseM : 0,
+      lines,
+      path,
+      wireDiameterM: d,
+      nose,
+      tail,
+      shaft,
+      freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - sizes.totalM },
+      stackM: sizes.totalM,
+      strand: placed,
+      clevises,
+    },
+    off: [
+      ...atNose,
+      ...hangAll(build, spot('tie'), { ...AT_AXIS, alongM: -d / 2 }, line('tie')),
+      ...placed.flatMap((entry) => heldOnWire(build, entry, clevises, line('run'))),
+      ...tailChain,
+    ],
   };
 }
 
-const ORIGIN: Pose = { xM: 0, yM: 0, angleRad: 0 };
-const STRAIGHT_LINES = { run: ORIGIN, trail: ORIGIN, head: ORIGIN, tie: ORIGIN };
-
-/** A straight wire is as long as what is on it and the play; the arm of a bent one is as long as it was bent. */
-function shaftLength({ carrier }: Build, stackM: number): number {
-  return carrier.kind === 'straightWire' ? carrier.freeRoomM + stackM : carrier.armM;
+/** Nose to where the wire leaves the head that is cast about it; 0 without one. */
+function headWireAt(build: Build, nose: Holder): number {
+  const head = childrenOf(build, nose).find(({ part }) => part.kind === 'head')?.part;
+  return head?.kind === 'head' ? head.wireAtM : 0;
 }
 
-function noseOf({ carrier }: Build): PlacedEnd {
-  const end = wireEnd(carrier, 'nose');
-  const d = carrier.wire.diameterM;
+/** A carrier moved so that the inside of its nose loop, or its line tie, lies where it bears. */
+function hungBy(by: 'nose' | 'tie', { lines, path }: Lie, at: PlanePlace, insideNoseM: number): Lie {
+  const from = by === 'tie' ? lines.tie : pointOn(lines.run, insideNoseM);
+  const [xM, yM] = [at.xM - from.xM, at.yM - from.yM];
+  const moved = (pose: Pose): Pose => ({ ...pose, xM: pose.xM + xM, yM: pose.yM + yM });
+  const { run, trail, head, tie } = lines;
+  return {
+    lines: { run: moved(run), trail: moved(trail), head: moved(head), tie: moved(tie) },
+    path: path && pathMoved(path, xM, yM),
+  };
+}
+
+function noseOf(end: WireEnd, d: number): PlacedEnd {
   const loopM = loopLength(end, d);
   return {
     form: end.form,
@@ -110,37 +221,18 @@ function tailOf(end: WireEnd, fromM: number, d: number): PlacedEnd {
   };
 }
 
-/** The lines of a bent wire, and what stands on its head and over its tie. */
-function bendWire(build: Build, carrier: BentWire, bearM: number) {
-  const head = childrenOf(build, 'nose').find(({ part }) => part.kind === 'head');
-  const headPart = head?.part.kind === 'head' ? head.part : null;
-  const path = walkWire(carrier, carrier.wire.diameterM, { xM: headPart?.wireAtM ?? 0, yM: 0 });
-  const at = pointOn(path.arm, bearM);
-  const lines = {
-    run: path.arm,
-    trail: { xM: at.xM - bearM, yM: at.yM, angleRad: 0 },
-    head: ORIGIN,
-    tie: path.tie ?? ORIGIN,
-  };
-  const d = carrier.wire.diameterM;
-  return {
-    path,
-    lines,
-    off: [...hangAll(build, 'nose', AT_AXIS, 'head'), ...hangAll(build, 'tie', { ...AT_AXIS, alongM: -d / 2 }, 'tie')],
-  };
-}
-
 function placeStrand(
   build: Build,
+  strand: readonly StrandEntry[],
   spans: readonly Span[],
   tailM: number,
   tail: PlacedEnd,
   tailChain: readonly PlacedOff[],
 ): PlacedEntry[] {
-  return build.strand.map((entry, index) => {
+  return strand.map((entry, index) => {
     const item = itemOf(build, entry.item);
     const span = spans[index] ?? { x0M: 0, x1M: 0 };
-    const isTailTube = item.part.kind === 'shrinkTube' && index === build.strand.length - 1;
+    const isTailTube = item.part.kind === 'shrinkTube' && index === strand.length - 1;
     return {
       item,
       leg: entry.leg,
@@ -153,32 +245,39 @@ function placeStrand(
 
 /** The box of everything but what swings or drapes. */
 function boxOf(
-  lines: Layout['lines'],
-  nose: PlacedEnd,
-  tail: PlacedEnd,
+  carriers: readonly LaidCarrier[],
   off: readonly PlacedOff[],
-  path: WirePath | null,
 ): Pick<Layout, 'x0M' | 'x1M' | 'y0M' | 'y1M'> {
   const box = { x0M: Infinity, x1M: -Infinity, y0M: Infinity, y1M: -Infinity };
-  const hold = ({ xM, yM }: { readonly xM: number; readonly yM: number }) => {
+  const hold = ({ xM, yM }: PlanePlace) => {
     box.x0M = Math.min(box.x0M, xM);
     box.x1M = Math.max(box.x1M, xM);
     box.y0M = Math.min(box.y0M, yM);
     box.y1M = Math.max(box.y1M, yM);
   };
-  for (const section of path?.sections ?? []) section.points.forEach(hold);
-  hold(pointOn(lines.run, nose.x0M));
-  hold(pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM));
-  hold(pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM));
+  for (const { lines, nose, tail, path } of carriers) {
+    for (const section of path?.sections ?? []) section.points.forEach(hold);
+    hold(pointOn(lines.run, nose.x0M));
+    hold(pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM));
+    hold(pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM));
+  }
+  // Along one straight line only lengths matter.
+  const isBent = carriers.some(({ path }) => path);
   for (const { line, x0M, x1M, offAxisM, item } of off) {
-    const half = path ? outsideRadius(item.part) : 0;
-    const lift = line === 'head' ? offAxisM : 0;
+    const half = isBent ? outsideRadius(item.part) : 0;
+    const lift = lineKind(line) === 'head' ? offAxisM : 0;
+    const pose = poseOf({ carriers }, line);
     for (const alongM of [x0M, x1M]) {
-      hold(pointOn(lines[line], alongM, lift - half));
-      hold(pointOn(lines[line], alongM, lift + half));
+      hold(pointOn(pose, alongM, lift - half));
+      hold(pointOn(pose, alongM, lift + half));
     }
   }
   return box;
+}
+
+/** The carrier that this item is threaded on, as it is laid; the first for one that is threaded on none. */
+export function laidWith({ carriers, ...layout }: Layout, item: ItemId): LaidCarrier {
+  return carriers.find(({ strand }) => strand.some((entry) => entry.item.id === item)) ?? carriers[0] ?? layout;
 }
 
 /** The hooks that trail behind: those a blade could reach. */
@@ -211,8 +310,7 @@ function insideRadius(end: WireEnd): number {
  * Spans measured back from the tail wraps (x ≤ 0). Each entry rests on the next; a clevis's fore leg stands at least
  * its leg gap ahead of its aft leg, further when more than that lies between them.
  */
-function stackSizes(build: Build): { spans: Span[]; totalM: number } {
-  const { strand } = build;
+function stackSizes(build: Build, strand: readonly StrandEntry[]): { spans: Span[]; totalM: number } {
   const spans: Span[] = new Array<Span>(strand.length);
   const aftLegs = new Map<ItemId, Span>();
   let front = 0;
@@ -220,7 +318,7 @@ function stackSizes(build: Build): { spans: Span[]; totalM: number } {
     const entry = strand[index];
     if (!entry) continue;
     const item = itemOf(build, entry.item);
-    const length = entryLength(build, index, item);
+    const length = entryLength(build, strand, index, item);
     let x1M = front;
     if (item.part.kind === 'clevis' && entry.leg === 'fore') {
       const aft = aftLegs.get(item.id);
@@ -235,11 +333,16 @@ function stackSizes(build: Build): { spans: Span[]; totalM: number } {
 }
 
 /** Length an entry takes up in the stack. */
-function entryLength(build: Build, index: number, { part, state, flipped }: Item): number {
+function entryLength(
+  build: Build,
+  strand: readonly StrandEntry[],
+  index: number,
+  { part, state, flipped }: Item,
+): number {
   const { threads } = roomOf(part);
-  const beside = build.strand[flipped ? index - 1 : index + 1];
+  const beside = strand[flipped ? index - 1 : index + 1];
   const open = beside ? itemOf(build, beside.item).part : null;
-  return threads ? threads.stackM(part, state, open, index === build.strand.length - 1) : 0;
+  return threads ? threads.stackM(part, state, open, index === strand.length - 1) : 0;
 }
 
 function placeClevises(placed: readonly PlacedEntry[]): PlacedClevis[] {
@@ -284,7 +387,7 @@ function seatOn(build: Build, item: Item, how: How, at: Bearing, line: Line, par
   const sits = roomOf(part).sits[how];
   if (!sits) throw new Error(`layOut: a ${part.kind} cannot be ${how}; structureProblem should have refused it`);
   const lies = sits.lies(part, at, state);
-  const pivotM = line === 'head' ? lies.x0M : at.alongM;
+  const pivotM = lineKind(line) === 'head' ? lies.x0M : at.alongM;
   const own: PlacedOff = { item, parent, how, line, ...lies, pivotM, offAxisM: at.offAxisM, forward: false };
   return [own, ...heldBy(build, item, lies, at, line)];
 }
@@ -299,11 +402,16 @@ function heldBy(build: Build, item: Item, lies: Along, at: Bearing, line: Line):
 }
 
 /** What hangs on a clevis or is slid over a sleeve. */
-function heldOnWire(build: Build, entry: PlacedEntry, clevises: readonly PlacedClevis[]): PlacedOff[] {
+function heldOnWire(
+  build: Build,
+  entry: PlacedEntry,
+  clevises: readonly PlacedClevis[],
+  run: Line,
+): PlacedOff[] {
   if (entry.leg === 'aft') return [];
   const clevis = clevises.find(({ item }) => item.id === entry.item.id);
   const lies = clevis ? { x0M: clevis.foreM, x1M: clevis.aftM } : entry;
-  return heldBy(build, entry.item, lies, AT_AXIS, 'run');
+  return heldBy(build, entry.item, lies, AT_AXIS, run);
 }
 
 /** The same link hung the other way, forward from the nose. */

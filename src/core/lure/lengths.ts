@@ -4,42 +4,23 @@
  * turn is √((2πd)² + d²) and the shaft under it d. Bends and round loops: formed-wire.ts. Source: docs/model.md, lengths and
  * fits.
  */
+import { turnsAllowance } from '../parts/formed-wire';
 import { eyeLengthM } from '../parts/hook-form';
-import { layOut, tubeCoverEnd, type Layout } from './layout';
-import { turnsAllowance, wireIn, wireInEnd, wrapsAllowance } from '../parts/formed-wire';
 import { keeperWire } from '../parts/kinds/keeper';
-import type { WireEnd } from '../parts/wire-form';
+import { carrierRoom } from './carriers/carrier';
 import { stateOf } from './item-state';
-import { wireEnd, type BentWire, type Build, type End, type Item } from './lure';
-
-export type LengthTerm =
-  | { readonly code: 'loop'; readonly end: End; readonly insideDiameterM: number; readonly lengthM: number }
-  | { readonly code: 'wraps'; readonly end: End; readonly wraps: number; readonly lengthM: number }
-  | { readonly code: 'underWraps'; readonly end: End; readonly lengthM: number }
-  | { readonly code: 'tag'; readonly end: End; readonly lengthM: number }
-  | { readonly code: 'stack'; readonly lengthM: number }
-  | { readonly code: 'freeRoom'; readonly lengthM: number }
-  /** Cast into the head. */
-  | { readonly code: 'inHead'; readonly lengthM: number }
-  | { readonly code: 'straight'; readonly lengthM: number }
-  | { readonly code: 'bend'; readonly angleRad: number; readonly insideRadiusM: number; readonly lengthM: number }
-  | { readonly code: 'coil'; readonly turns: number; readonly insideDiameterM: number; readonly lengthM: number }
-  | { readonly code: 'arm'; readonly lengthM: number }
-  | { readonly code: 'turnedDown'; readonly lengthM: number }
-  | { readonly code: 'spacer'; readonly lengthM: number }
-  | { readonly code: 'strip'; readonly strands: number; readonly lengthM: number }
-  | { readonly code: 'keeper'; readonly lengthM: number }
-  | { readonly code: 'lockTurns'; readonly turns: number; readonly lengthM: number }
-  | { readonly code: 'lockTwist'; readonly lengthM: number }
-  | { readonly code: 'overWraps'; readonly lengthM: number }
-  | { readonly code: 'overLoop'; readonly lengthM: number }
-  | { readonly code: 'overRingAndEye'; readonly lengthM: number }
-  | { readonly code: 'lengthwiseShrink'; readonly share: number; readonly lengthM: number };
+import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from './layout';
+import { endTerms, type LengthTerm } from './length-term';
+import { FIRST_CARRIER, type Build, type CarrierId, type End, type Item } from './lure';
+import { carrierOfLine, type PlacedOff } from './placed';
+import { carriersOf, type Strung } from './strung';
 
 export interface CutLength {
   readonly of: 'wire' | 'shrinkTube' | 'spacer' | 'skirtLayer' | 'keeper' | 'lockWire';
-  /** The item that is cut; null for the carrier. */
+  /** The item that is cut; null for a carrier. */
   readonly item: Item | null;
+  /** The carrier whose wire it is; null for an item. */
+  readonly carrier: CarrierId | null;
   readonly terms: readonly LengthTerm[];
   /** Sum of the terms, m. */
   readonly totalM: number;
@@ -47,71 +28,32 @@ export interface CutLength {
   readonly cutM: number;
 }
 
-/** Wire that a builder casts into a head. Trade estimate. */
-const IN_HEAD_M = 0.012;
 /** What each end of a lock wire is twisted over. Trade estimate. */
 const LOCK_TWIST_M = 0.012;
 
-/** Every length to cut for this build, the wire first. A bought frame has its wire cut and bent already. */
+/** Every length to cut for this build, the wires first. A bought frame has its wire cut and bent already. */
 export function cutLengths(build: Build, layout: Layout = layOut(build)): CutLength[] {
-  const { carrier } = build;
-  const isBought = carrier.kind === 'bentWire' && carrier.bought !== null;
-  return [...(isBought ? [] : [wireCut(build, layout)]), ...tubeCuts(build, layout), ...pieceCuts(build)];
-}
-
-/** The carrier's own wire, also that of a bought frame. */
-export function wireCut(build: Build, layout: Layout = layOut(build)): CutLength {
-  const { carrier } = build;
-  const d = carrier.wire.diameterM;
-  const ends = (end: End) => endTerms(end, wireEnd(carrier, end), d);
-  return sum('wire', null, [
-    ...ends('nose'),
-    ...(carrier.kind === 'straightWire'
-      ? ([
-          { code: 'freeRoom', lengthM: carrier.freeRoomM },
-          { code: 'stack', lengthM: layout.stackM },
-        ] as const)
-      : bentTerms(carrier)),
-    ...ends('tail'),
-  ]);
-}
-
-function bentTerms({ sections, armM, wire }: BentWire): LengthTerm[] {
-  const d = wire.diameterM;
+  const all = carriersOf(build).flatMap((each) => {
+    const laid = layout.carriers.find(({ id }) => id === each.id);
+    return laid ? [{ each, laid }] : [];
+  });
   return [
-    { code: 'inHead', lengthM: IN_HEAD_M },
-    ...sections.map((each): LengthTerm => {
-      switch (each.section) {
-        case 'straight':
-          return { code: 'straight', lengthM: each.lengthM };
-        case 'bend':
-          return { code: 'bend', angleRad: each.angleRad, insideRadiusM: each.insideRadiusM, lengthM: wireIn(each, d) };
-        case 'coil':
-          return { code: 'coil', turns: each.turns, insideDiameterM: each.insideDiameterM, lengthM: wireIn(each, d) };
-      }
-    }),
-    { code: 'arm', lengthM: armM },
+    ...all.flatMap(({ each, laid }) => (carrierRoom(each.carrier).isCut(each.carrier) ? [carrierCut(each, laid)] : [])),
+    ...all.flatMap(({ laid }) => tubeCuts(build, layout, laid)),
+    ...pieceCuts(build),
   ];
 }
 
-function endTerms(end: End, form: WireEnd, wireM: number): LengthTerm[] {
-  switch (form.form) {
-    case 'plain':
-      return [];
-    case 'bentOver':
-      return [{ code: 'turnedDown', lengthM: form.lengthM }];
-    case 'bentLoop':
-      return [{ code: 'loop', end, insideDiameterM: form.insideDiameterM, lengthM: wireInEnd(form, wireM) }];
-    case 'wrappedLoop': {
-      const { insideDiameterM, turns, wraps, tagM } = form;
-      return [
-        { code: 'loop', end, insideDiameterM, lengthM: turnsAllowance(insideDiameterM, turns, wireM) },
-        { code: 'wraps', end, wraps, lengthM: wrapsAllowance(wraps, wireM) },
-        { code: 'underWraps', end, lengthM: wraps * wireM },
-        { code: 'tag', end, lengthM: tagM },
-      ];
-    }
-  }
+/** The first carrier's own wire, also that of a bought frame. */
+export function wireCut(build: Build, layout: Layout = layOut(build)): CutLength {
+  return carrierCut({ id: FIRST_CARRIER, carrier: build.carrier }, layout);
+}
+
+/** A carrier's own wire, also that of a bought frame. */
+export function carrierCut({ id, carrier }: Pick<Strung, 'id' | 'carrier'>, { stackM }: LaidCarrier): CutLength {
+  const room = carrierRoom(carrier);
+  const ends = (end: End) => endTerms(end, room.end(carrier, end), carrier.wire.diameterM);
+  return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...ends('tail')], id);
 }
 
 /** Spacers cut from tube, strips of a banded skirt, keepers and lock wires. */
@@ -143,11 +85,10 @@ function pieceCuts(build: Build): CutLength[] {
 }
 
 /** Tubes that end up over the tail: they must cover the wraps, the loop, the rings and the hook's eye. */
-function tubeCuts(build: Build, layout: Layout): CutLength[] {
-  const last = layout.strand.at(-1);
+function tubeCuts(build: Build, layout: Layout, { id, strand, tail }: LaidCarrier): CutLength[] {
+  const last = strand.at(-1);
   if (!last || last.item.part.kind !== 'shrinkTube') return [];
-  const { tail } = layout;
-  const end = tubeCoverEnd(tail, layout.off.filter(isOnTail(build)));
+  const end = tubeCoverEnd(tail, layout.off.filter(isOnTail(build, id)));
   const wrapsM = tail.wraps.x1M - tail.wraps.x0M;
   const loopM = tail.x1M - tail.x0M;
   const behindM = end - tail.x1M;
@@ -163,26 +104,32 @@ function tubeCuts(build: Build, layout: Layout): CutLength[] {
   ];
 }
 
-function isOnTail(build: Build) {
+function isOnTail(build: Build, carrier: CarrierId) {
   const reachesTail = (item: Item): boolean => {
-    if (item.seat.on === 'end') return item.seat.end === 'tail';
-    if (item.seat.on !== 'item') return false;
-    const parent = build.items[item.seat.item];
+    const { seat } = item;
+    if (seat.on === 'end') return seat.end === 'tail' && (seat.carrier ?? FIRST_CARRIER) === carrier;
+    if (seat.on !== 'item') return false;
+    const parent = build.items[seat.item];
     return parent !== undefined && reachesTail(parent);
   };
   return ({ item }: { item: Item }) => reachesTail(item);
 }
 
 /** True when a tube over the tail reaches past this hook's eye, so that it holds the hook in line. */
-export function tubeHoldsHook(layout: Layout, hook: { readonly item: Item; readonly x0M: number }): boolean {
-  const last = layout.strand.at(-1);
+export function tubeHoldsHook({ carriers }: Layout, hook: Pick<PlacedOff, 'item' | 'x0M' | 'line'>): boolean {
+  const last = carriers.find(({ id }) => id === carrierOfLine(hook.line))?.strand.at(-1);
   if (!last || last.item.part.kind !== 'shrinkTube' || hook.item.part.kind !== 'hook') return false;
   return last.x1M >= hook.x0M + eyeLengthM(hook.item.part) - 1e-6;
 }
 
-function sum(of: CutLength['of'], item: Item | null, terms: readonly LengthTerm[]): CutLength {
+function sum(
+  of: CutLength['of'],
+  item: Item | null,
+  terms: readonly LengthTerm[],
+  carrier: CarrierId | null = null,
+): CutLength {
   const totalM = terms.reduce((total, term) => total + term.lengthM, 0);
   const set = item?.state?.of === 'tube' ? item.state.cutLengthM : null;
   const cutM = set ?? Math.ceil(totalM * 1000 - 1e-6) / 1000;
-  return { of, item, terms, totalM, cutM };
+  return { of, item, carrier, terms, totalM, cutM };
 }

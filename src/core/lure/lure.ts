@@ -5,12 +5,11 @@
  * can be stacked interleaved or nested and a bead can sit inside one.
  */
 import * as z from 'zod/mini';
-import { daySchema, noteText, shortText, wireLengthM } from '../schema';
+import { daySchema, noteText, shortText } from '../schema';
 import { partSchema } from '../parts/part';
-import { partIdSchema } from '../parts/kinds/common';
-import { wireSchema } from '../parts/kinds/wire';
 import { HOWS } from '../parts/kinds/room';
-import { wireEndSchema, wireFormSchema, type WireEnd } from '../parts/wire-form';
+import type { WireEnd } from '../parts/wire-form';
+import { carrierSchema } from './carriers/carrier';
 import { stateSchema } from '../parts/part';
 
 export const itemIdSchema = z
@@ -25,16 +24,28 @@ export const lureIdSchema = z
   .brand<'LureId'>();
 export type LureId = z.infer<typeof lureIdSchema>;
 
+export const carrierIdSchema = z
+  .string()
+  .check(z.regex(/^[a-zA-Z]+-[0-9]+$/, 'a carrier id like wire-2'), z.maxLength(40))
+  .brand<'CarrierId'>();
+export type CarrierId = z.infer<typeof carrierIdSchema>;
+
+/** The carrier that the line pulls. Those joined to it have ids of their own. */
+export const FIRST_CARRIER = carrierIdSchema.parse('wire-1');
+
 export const endSchema = z.enum(['nose', 'tail']);
 export type End = z.infer<typeof endSchema>;
 
 export const howSchema = z.enum(HOWS);
 
-/** Where an item sits. `end`: hung in the loop there, or cast about the nose of a bent wire. `tie`: forced over its line tie. */
+/**
+ * Where an item sits. `strand`: threaded on the carrier whose strand names it. `end`: hung in the loop there, or cast about
+ * the nose of a bent wire. `tie`: forced over its line tie. Both of the first carrier unless another is named.
+ */
 export const seatSchema = z.discriminatedUnion('on', [
   z.strictObject({ on: z.literal('strand') }),
-  z.strictObject({ on: z.literal('end'), end: endSchema }),
-  z.strictObject({ on: z.literal('tie') }),
+  z.strictObject({ on: z.literal('end'), carrier: z.optional(carrierIdSchema), end: endSchema }),
+  z.strictObject({ on: z.literal('tie'), carrier: z.optional(carrierIdSchema) }),
   z.strictObject({ on: z.literal('item'), item: itemIdSchema, how: howSchema }),
 ]);
 export type Seat = z.infer<typeof seatSchema>;
@@ -62,45 +73,39 @@ export type StrandEntry = z.infer<typeof strandEntrySchema>;
 /** The loop a builder rolls without being told otherwise: takes a #2 ring and a snap. */
 export const USUAL_LOOP: WireEnd = { form: 'wrappedLoop', insideDiameterM: 0.0032, turns: 1, wraps: 3, tagM: 0.012 };
 
-/** A straight wire. `freeRoomM` is the play left between the stack and the nose wraps. */
-export const straightWireSchema = z.strictObject({
-  kind: z.literal('straightWire'),
-  wire: wireSchema,
-  nose: wireEndSchema,
-  tail: wireEndSchema,
-  freeRoomM: wireLengthM,
-});
-
-/** A bent wire: its nose is cast in a head, its arm carries the strand. */
-export const bentWireSchema = z.strictObject({
-  kind: z.literal('bentWire'),
-  wire: wireSchema,
-  ...wireFormSchema.def.shape,
-  /** The bought frame it came as; null for wire the builder bends. */
-  bought: z.nullable(z.strictObject({ id: partIdSchema, name: shortText, maker: shortText })),
-});
-export type BentWire = z.infer<typeof bentWireSchema>;
-
-export const carrierSchema = z.discriminatedUnion('kind', [straightWireSchema, bentWireSchema]);
-export type Carrier = z.infer<typeof carrierSchema>;
-
-/** The form of an end of the wire. The nose of a bent wire is in its head and has none. */
-export function wireEnd(carrier: Carrier, end: End): WireEnd {
-  return end === 'tail' ? carrier.tail : carrier.kind === 'straightWire' ? carrier.nose : { form: 'plain' };
-}
-
 /** What a build and a lure hold at most. `structureProblem` and `applyEdits` hold every change against these. */
 export const MOST_ITEMS = 500;
 export const MOST_ENTRIES = 200;
+export const MOST_JOINED = 20;
 export const MOST_VERSIONS = 40;
 /** Rings on rings: how many pieces hang one on another. */
 export const DEEPEST = 40;
 export const LONGEST_NOTE = 4000;
 
+const strandSchema = z.array(strandEntrySchema).check(z.maxLength(MOST_ENTRIES));
+
+/** What a joined carrier hangs on: an item that holds it, or an end of another carrier. */
+export const jointSchema = z.discriminatedUnion('on', [
+  z.strictObject({ on: z.literal('item'), item: itemIdSchema }),
+  z.strictObject({ on: z.literal('end'), carrier: carrierIdSchema, end: endSchema }),
+]);
+export type Joint = z.infer<typeof jointSchema>;
+
+/** A carrier that hangs on another, with what is threaded on it. */
+export const joinedSchema = z.strictObject({
+  id: carrierIdSchema,
+  joint: jointSchema,
+  carrier: carrierSchema,
+  strand: strandSchema,
+});
+export type Joined = z.infer<typeof joinedSchema>;
+
+/** The carrier that the line pulls and what is threaded on it; the carriers joined to it; and every item of them all. */
 export const buildSchema = z.strictObject({
   carrier: carrierSchema,
   items: z.record(itemIdSchema, itemSchema),
-  strand: z.array(strandEntrySchema).check(z.maxLength(MOST_ENTRIES)),
+  strand: strandSchema,
+  joined: z.array(joinedSchema).check(z.maxLength(MOST_JOINED)),
 });
 export type Build = z.infer<typeof buildSchema>;
 
@@ -128,17 +133,24 @@ export const lureSchema = z.strictObject({
 });
 export type Lure = z.infer<typeof lureSchema>;
 
-/** What can hold something off the strand: another item, an end of the wire, its line tie. */
-export type Holder = ItemId | End | 'tie';
+/** An end or the line tie of a carrier: `tail` of the first, `wire-2/tail` of another. */
+export type Spot = End | 'tie' | `${CarrierId}/${End | 'tie'}`;
+
+export function spotOf(carrier: CarrierId, at: End | 'tie'): Spot {
+  return carrier === FIRST_CARRIER ? at : `${carrier}/${at}`;
+}
+
+/** What can hold something off the strand: another item, or a spot of a carrier. */
+export type Holder = ItemId | Spot;
 
 function holderOf(seat: Seat): Holder | null {
   switch (seat.on) {
     case 'strand':
       return null;
     case 'end':
-      return seat.end;
+      return spotOf(seat.carrier ?? FIRST_CARRIER, seat.end);
     case 'tie':
-      return 'tie';
+      return spotOf(seat.carrier ?? FIRST_CARRIER, 'tie');
     case 'item':
       return seat.item;
   }
@@ -163,11 +175,6 @@ function holdAll(items: Build['items']): ReadonlyMap<Holder | null, Item[]> {
   }
   HELD.set(items, held);
   return held;
-}
-
-/** The item and all that would come away with it. */
-export function withDependents(build: Build, id: ItemId): ItemId[] {
-  return [id, ...childrenOf(build, id).flatMap((child) => withDependents(build, child.id))];
 }
 
 /** The lowest free id for a part kind: `bead-4`. */

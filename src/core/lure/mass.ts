@@ -1,12 +1,25 @@
 /** Mass of the whole lure as built, kg: measured parts, and of wire and tube the length that is in it. */
 import { wireMass } from '../parts/mass';
 import { roomOf } from '../parts/part';
-import { cutLengths, wireCut, type CutLength } from './lengths';
-import type { Build, Item } from './lure';
+import { layOut } from './layout';
+import { carrierCut, cutLengths, type CutLength } from './lengths';
+import type { Build, CarrierId, Item } from './lure';
+import { carriersOf, carrierWith } from './strung';
 
 export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(build)): number {
   const parts = Object.values(build.items).reduce((sum, item) => sum + itemMass(item, cuts), 0);
-  return parts + wireMass(build.carrier.wire, lengthInLure(cuts.find(({ of }) => of === 'wire') ?? wireCut(build)));
+  return carriersOf(build).reduce((sum, { id, carrier }) => {
+    const cut = cuts.find((each) => each.carrier === id);
+    return sum + wireMass(carrier.wire, lengthInLure(cut ?? cutOf(build, id)));
+  }, parts);
+}
+
+/** Of a wire that comes formed, which is not among what has to be cut. */
+function cutOf(build: Build, id: CarrierId): CutLength {
+  const laid = layOut(build).carriers.find((each) => each.id === id);
+  const strung = carrierWith(build, id);
+  if (!laid || !strung) throw new Error(`lureMass: there is no carrier ${id}`);
+  return carrierCut(strung, laid);
 }
 
 /** Mass of one item as it is on the lure: of what is sold by length its length in it, of a trailer what is left of it. */

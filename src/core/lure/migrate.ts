@@ -5,10 +5,14 @@
  */
 
 /** The present shape of a lure, wherever it stands: in a file, a record of the browser's storage, a backup. */
-export const LURE_VERSION = 3;
+export const LURE_VERSION = 4;
 
 /** Consecutive steps: STEPS[n] turns data of version n into version n + 1. */
-const STEPS: Readonly<Record<number, (value: unknown) => unknown>> = { 1: addItemStates, 2: oneStatePerItem };
+const STEPS: Readonly<Record<number, (value: unknown) => unknown>> = {
+  1: addItemStates,
+  2: oneStatePerItem,
+  3: joinCarriers,
+};
 
 /** A lure, or a history of one, of an older version in the present shape. Not checked: the schema does that. */
 export function migrateLure(value: unknown, fromVersion: number): unknown {
@@ -93,6 +97,13 @@ function dropEmptyAdjusts(value: unknown): unknown {
     }
     return pruned;
   });
+}
+
+/** Version 3 to 4: a build may have carriers joined to its first; one of before has none. */
+function joinCarriers(value: unknown): unknown {
+  return mapObjects(value, (kept) =>
+    'carrier' in kept && 'items' in kept && 'strand' in kept ? { joined: [], ...kept } : kept,
+  );
 }
 
 type Loose = Record<string, unknown>;

@@ -1,11 +1,40 @@
 /** Things in their places: along which line of the lure, from where to where, how far from its axis. */
 import type { PartOf } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
-import type { Holder, Item, Leg } from './lure';
+import type { CarrierLines } from './carriers/room';
+import { FIRST_CARRIER, type CarrierId, type Holder, type Item, type Leg } from './lure';
+import type { Pose } from './wire-path';
 import type { How } from '../parts/kinds/room';
 
-export const LINES = ['run', 'trail', 'head', 'tie'] as const;
-export type Line = (typeof LINES)[number];
+/** The lines of a carrier; see carriers/room.ts. */
+export type LineKind = keyof CarrierLines;
+
+/** A line of the lure: `trail` of the first carrier, `wire-2/trail` of another. */
+export type Line = LineKind | `${CarrierId}/${LineKind}`;
+
+export function lineOf(carrier: CarrierId, kind: LineKind): Line {
+  return carrier === FIRST_CARRIER ? kind : `${carrier}/${kind}`;
+}
+
+export function lineKind(line: Line): LineKind {
+  return line.slice(line.lastIndexOf('/') + 1) as LineKind;
+}
+
+export function carrierOfLine(line: Line): CarrierId {
+  const at = line.lastIndexOf('/');
+  return at < 0 ? FIRST_CARRIER : (line.slice(0, at) as CarrierId);
+}
+
+/** Where a line lies in the lure. @throws Error for a line of a carrier that is not there */
+export function poseOf(
+  { carriers }: { readonly carriers: readonly { readonly id: CarrierId; readonly lines: CarrierLines }[] },
+  line: Line,
+): Pose {
+  const id = carrierOfLine(line);
+  const carrier = carriers.find((each) => each.id === id);
+  if (!carrier) throw new Error(`poseOf: there is no carrier ${id}`);
+  return carrier.lines[lineKind(line)];
+}
 
 export interface Span {
   readonly x0M: number;

@@ -7,7 +7,6 @@ import * as z from 'zod/mini';
 import { shortText } from '../schema';
 import {
   buildSchema,
-  carrierSchema,
   familySchema,
   itemSchema,
   lureIdSchema,
@@ -22,6 +21,7 @@ import {
   type Item,
   type Lure,
 } from './lure';
+import { carrierSchema } from './carriers/carrier';
 import { lureProblem } from './lure-problem';
 import { LURE_VERSION, migrateLure } from './migrate';
 import { plainDataProblem } from '../plain-data';

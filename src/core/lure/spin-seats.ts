@@ -12,8 +12,9 @@ import { bearingOf, swivelBearing, type BladeState } from './bearing';
 import { stateOf } from './item-state';
 import { layOut, type Layout } from './layout';
 import { outsideRadius } from './outside-radius';
-import type { Line, PlacedClevis, PlacedEntry } from './placed';
-import type { Build, Item, ItemId } from './lure';
+import { carrierOfLine, lineOf, poseOf, type Line, type PlacedClevis, type PlacedEntry } from './placed';
+import { pointOn, type PlanePlace } from './wire-path';
+import type { Build, CarrierId, Item, ItemId } from './lure';
 
 /** A blade that turns about a line: hung on a clevis, or behind a swivel. */
 export interface SpinSeat {
@@ -33,6 +34,7 @@ export interface SpinSeat {
 /** A film threaded on the wire. */
 export interface FilmSeat {
   readonly item: Item;
+  readonly line: Line;
   readonly film: FilmBlade;
   /** Axial place of its hub, m. */
   readonly hubM: number;
@@ -41,6 +43,7 @@ export interface FilmSeat {
 
 /** A buzz blade threaded on the wire. */
 export interface DeltaSeat extends PlacedEntry {
+  readonly line: Line;
   readonly blade: DeltaBlade;
   /** Axial place where its tips stand, m. */
   readonly tipsM: number;
@@ -49,7 +52,13 @@ export interface DeltaSeat extends PlacedEntry {
 /** Anything that turns, as the spin model takes it. */
 export interface Spinner {
   readonly station: ItemId;
+  readonly carrier: CarrierId;
+  /** The carriers that its own hangs on, one above the other, the nearest first. */
+  readonly behind: readonly CarrierId[];
+  /** Its place on the way from the first carrier's nose along all that it hangs on, m. */
   readonly placeM: number;
+  /** Where it turns in the plane of the lure, m. */
+  readonly at: PlanePlace;
   /** Radius at which it meets another blade's wake, m. */
   readonly meetsWakeAtM: number;
   readonly nominal: ReferenceCoefficients;
@@ -62,10 +71,11 @@ export interface Spinner {
 export const DRIVEN_AT = 0.65;
 
 export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSeat[] {
+  const clevises = layout.carriers.flatMap((each) => each.clevises);
   return layout.off
     .flatMap(({ item, line, pivotM, offAxisM }): SpinSeat[] => {
       const hanger = item.part.kind === 'blade' ? hangerAbove(build, item) : null;
-      const clevis = layout.clevises.find((each) => each.item.id === hanger?.id) ?? null;
+      const clevis = clevises.find((each) => each.item.id === hanger?.id) ?? null;
       const swivel = hanger?.part.kind === 'swivel' ? hanger : null;
       if (item.part.kind !== 'blade' || (!clevis && !swivel)) return [];
       return [{ item, blade: item.part, line, clevis, swivel, holeM: pivotM, dropM: offAxisM }];
@@ -73,19 +83,38 @@ export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSea
     .sort((a, b) => a.holeM - b.holeM);
 }
 
-export function filmSeats(layout: Layout): FilmSeat[] {
-  return layout.strand.flatMap(({ item, x0M, x1M }) =>
-    item.part.kind === 'filmBlade'
-      ? [{ item, film: item.part, hubM: (x0M + x1M) / 2, spreadRad: filmSpread(stateOf(item, 'film').foldRad) }]
-      : [],
+export function filmSeats({ carriers }: Layout): FilmSeat[] {
+  return carriers.flatMap(({ id, strand }) =>
+    strand.flatMap(({ item, x0M, x1M }) =>
+      item.part.kind === 'filmBlade'
+        ? [
+            {
+              item,
+              line: lineOf(id, 'run'),
+              film: item.part,
+              hubM: (x0M + x1M) / 2,
+              spreadRad: filmSpread(stateOf(item, 'film').foldRad),
+            },
+          ]
+        : [],
+    ),
   );
 }
 
-export function deltaSeats(layout: Layout): DeltaSeat[] {
-  return layout.strand.flatMap((entry) =>
-    entry.item.part.kind === 'deltaBlade'
-      ? [{ ...entry, blade: entry.item.part, tipsM: entry.x0M + DELTA_TIPS_AT * (entry.x1M - entry.x0M) }]
-      : [],
+export function deltaSeats({ carriers }: Layout): DeltaSeat[] {
+  return carriers.flatMap(({ id, strand }) =>
+    strand.flatMap((entry) =>
+      entry.item.part.kind === 'deltaBlade'
+        ? [
+            {
+              ...entry,
+              line: lineOf(id, 'run'),
+              blade: entry.item.part,
+              tipsM: entry.x0M + DELTA_TIPS_AT * (entry.x1M - entry.x0M),
+            },
+          ]
+        : [],
+    ),
   );
 }
 
@@ -101,12 +130,12 @@ export function spinners(
   layout: Layout = layOut(build),
 ): Spinner[] {
   const hung = spinSeats(build, layout).map((seat): Spinner => {
-    const { blade, dropM, item, holeM } = seat;
+    const { blade, dropM, item, holeM, line } = seat;
     const nominal = referenceCoefficients(blade.pattern);
     const prepared = spinBlade(blade, waterDensityKgM3, nominal);
     return {
       station: item.id,
-      placeM: holeM,
+      ...placedOn(layout, line, holeM),
       meetsWakeAtM: dropM + DRIVEN_AT * prepared.reachM * Math.sin(usualSpread(blade)),
       nominal,
       bearing: seatBearing(layout, seat, state),
@@ -116,8 +145,9 @@ export function spinners(
   /** Threaded through its middle, its lobes fixed: how it turns hangs on no coefficient of a hanging blade. */
   const threaded = (
     { id, part }: Item,
+    line: Line,
     boreM: number,
-    placeM: number,
+    alongM: number,
     prepared: SpinBlade,
     nominal: ReferenceCoefficients,
     rubbing: (bearing: Bearing) => Bearing,
@@ -125,27 +155,43 @@ export function spinners(
     const seated = { item: id, part, dropM: 0, boreM, legRadiusM: boreM / 2 + 0.001 };
     return {
       station: id,
-      placeM,
+      ...placedOn(layout, line, alongM),
       meetsWakeAtM: DRIVEN_AT * prepared.reachM * Math.sin(prepared.fixedSpreadRad ?? Math.PI / 2),
       nominal,
       bearing: rubbing(bearingOf(layout, seated, state === 'crossedClevis' ? 'clean' : state)),
       blade: (coefficients) => ({ ...prepared, coefficients }),
     };
   };
-  const films = filmSeats(layout).map(({ item, film, hubM }) => {
+  const films = filmSeats(layout).map(({ item, line, film, hubM }) => {
     const prepared = filmSpinBlade(film, stateOf(item, 'film').foldRad, waterDensityKgM3);
-    return threaded(item, film.boreM, hubM, prepared, FILM_COEFFICIENTS, filmBearing);
+    return threaded(item, line, film.boreM, hubM, prepared, FILM_COEFFICIENTS, filmBearing);
   });
-  const deltas = deltaSeats(layout).map(({ item, blade, tipsM }) => {
+  const deltas = deltaSeats(layout).map(({ item, line, blade, tipsM }) => {
     const prepared = deltaSpinBlade(blade, waterDensityKgM3);
-    return threaded(item, blade.boreM, tipsM, prepared, DELTA_COEFFICIENTS, deltaBearing);
+    return threaded(item, line, blade.boreM, tipsM, prepared, DELTA_COEFFICIENTS, deltaBearing);
   });
   const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
   if (state !== 'collapsedGap') return all;
-  // All on the wire have come up against the first.
-  const onWire = new Set([...layout.strand.map(({ item }) => item.id), ...clevisBlades(build, layout)]);
-  const foremostM = all.find(({ station }) => onWire.has(station))?.placeM;
-  return all.map((each) => (onWire.has(each.station) ? { ...each, placeM: foremostM ?? each.placeM } : each));
+  // All on a wire have come up against the first on it.
+  const onWire = new Set([
+    ...layout.carriers.flatMap(({ strand }) => strand.map(({ item }) => item.id)),
+    ...clevisBlades(build, layout),
+  ]);
+  const foremost = (carrier: CarrierId) => all.find((each) => onWire.has(each.station) && each.carrier === carrier);
+  return all.map((each) =>
+    onWire.has(each.station) ? { ...each, placeM: foremost(each.carrier)?.placeM ?? each.placeM } : each,
+  );
+}
+
+function placedOn(layout: Layout, line: Line, alongM: number): Pick<Spinner, 'carrier' | 'behind' | 'placeM' | 'at'> {
+  const carrier = carrierOfLine(line);
+  const on = layout.carriers.find(({ id }) => id === carrier);
+  return {
+    carrier,
+    behind: on?.behind ?? [],
+    placeM: (on?.fromM ?? 0) + alongM,
+    at: pointOn(poseOf(layout, line), alongM),
+  };
 }
 
 function clevisBlades(build: Build, layout: Layout): ItemId[] {

@@ -3,7 +3,7 @@
  * between the legs of the other. Both can be threaded, and in both both lower legs go on before either blade's carriage is
  * closed by its upper leg.
  */
-import type { Layout } from './layout';
+import type { LaidCarrier, Layout } from './layout';
 import type { PlacedClevis } from './placed';
 import type { ItemId } from './lure';
 
@@ -14,7 +14,11 @@ export interface StackedPair {
   readonly form: 'interleaved' | 'nested';
 }
 
-export function stackedPairs(layout: Layout): StackedPair[] {
+export function stackedPairs({ carriers }: Layout): StackedPair[] {
+  return carriers.flatMap(stackedOn);
+}
+
+function stackedOn(layout: LaidCarrier): StackedPair[] {
   const spans = layout.clevises.map((clevis) => ({ clevis, ...legIndexes(layout, clevis) }));
   return spans.flatMap((a, i) =>
     spans.slice(i + 1).flatMap((b): StackedPair[] => {
@@ -26,7 +30,7 @@ export function stackedPairs(layout: Layout): StackedPair[] {
   );
 }
 
-function legIndexes(layout: Layout, { item }: PlacedClevis): { fore: number; aft: number } {
+function legIndexes(layout: LaidCarrier, { item }: PlacedClevis): { fore: number; aft: number } {
   const index = (leg: 'fore' | 'aft') =>
     layout.strand.findIndex((entry) => entry.item.id === item.id && entry.leg === leg);
   return { fore: index('fore'), aft: index('aft') };

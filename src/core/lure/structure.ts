@@ -3,25 +3,38 @@
  */
 import type { Holds, Port } from '../parts/kinds/room';
 import { portsOf, type PartKind } from '../parts/part';
-import type { Section } from '../parts/wire-form';
+import { carrierRoom, type Carrier } from './carriers/carrier';
+import { carrierOfItem, carriersOf, carrierWith, holderOfJoint } from './strung';
 import { usualState } from './item-state';
 import {
   childrenOf,
   DEEPEST,
+  FIRST_CARRIER,
+  itemOf,
   MOST_ENTRIES,
   MOST_ITEMS,
+  MOST_JOINED,
+  spotOf,
   type Build,
-  type Carrier,
+  type CarrierId,
   type End,
   type Holder,
   type Item,
   type ItemId,
+  type Joint,
   type Seat,
 } from './lure';
+
 import { type How } from '../parts/kinds/room';
 
 export type Refusal =
   | { readonly code: 'unknownItem'; readonly item: string }
+  | { readonly code: 'unknownCarrier'; readonly carrier: CarrierId }
+  | { readonly code: 'carrierExists'; readonly carrier: CarrierId }
+  /** A carrier that hangs, by way of others, on itself. */
+  | { readonly code: 'joinsItself'; readonly carrier: CarrierId }
+  /** A carrier hung on what has nothing to hold it. */
+  | { readonly code: 'cannotJoin'; readonly carrier: CarrierId; readonly on: Holder }
   | { readonly code: 'itemExists'; readonly item: ItemId }
   | { readonly code: 'idMismatch'; readonly item: string }
   | { readonly code: 'noSuchPlace'; readonly index: number; readonly length: number }
@@ -50,7 +63,7 @@ export type Refusal =
   | { readonly code: 'swapKind'; readonly item: ItemId; readonly from: PartKind; readonly to: PartKind };
 
 /** What a lure can have too much of. */
-export type Bounded = 'versions' | 'items' | 'entries' | 'depth' | 'data' | 'edits';
+export type Bounded = 'versions' | 'items' | 'entries' | 'carriers' | 'depth' | 'data' | 'edits';
 
 /** What a loop of the wire takes, what is forced over its tie, and what is cast about the nose of a bent one. */
 const LOOP_TAKES: ReadonlySet<Port> = new Set<Port>(['coil', 'hookEye', 'hole', 'swivelEye']);
@@ -85,7 +98,7 @@ function heldOn(build: Build, { id }: Item, how: How): Item[] {
 
 /** What can be put on this end: hung in its loop, or cast about the nose of a bent wire. */
 export function canSitAtEnd(kind: PartKind, carrier: Carrier, end: End): boolean {
-  const isCast = carrier.kind === 'bentWire' && end === 'nose';
+  const isCast = end === 'nose' && carrierRoom(carrier).castsNose;
   const port = portOf(kind, isCast ? 'moulded' : 'hung');
   return port !== null && (isCast ? NOSE_TAKES : LOOP_TAKES).has(port);
 }
@@ -97,23 +110,54 @@ export function canGoOverTie(kind: PartKind): boolean {
 
 /** True when the wire has a line tie that is neither of its ends. */
 export function hasTie(carrier: Carrier): boolean {
-  return carrier.kind === 'bentWire' && carrier.sections.some(isTie);
-}
-
-export function isTie(section: Section): boolean {
-  return section.section === 'coil' || (section.section === 'bend' && section.isTie);
+  return carrierRoom(carrier).tieInsideM(carrier) !== null;
 }
 
 /** The first reason why this build cannot exist, or null. */
 export function structureProblem(build: Build): Refusal | null {
   if (Object.keys(build.items).length > MOST_ITEMS) return { code: 'beyondBounds', of: 'items', most: MOST_ITEMS };
-  if (build.strand.length > MOST_ENTRIES) return { code: 'beyondBounds', of: 'entries', most: MOST_ENTRIES };
+  if (build.joined.length > MOST_JOINED) return { code: 'beyondBounds', of: 'carriers', most: MOST_JOINED };
+  if (carriersOf(build).some(({ strand }) => strand.length > MOST_ENTRIES)) {
+    return { code: 'beyondBounds', of: 'entries', most: MOST_ENTRIES };
+  }
   for (const [key, item] of Object.entries(build.items)) {
     if (key !== item.id) return { code: 'idMismatch', item: key };
     const problem = seatProblem(build, item);
     if (problem) return problem;
   }
-  return strandProblem(build);
+  return strandProblem(build) ?? joinedProblem(build);
+}
+
+/** Every joined carrier has a name of its own and hangs, by way of others, on the first. */
+function joinedProblem(build: Build): Refusal | null {
+  const names = new Set<string>([FIRST_CARRIER]);
+  for (const { id, joint } of build.joined) {
+    if (names.has(id)) return { code: 'carrierExists', carrier: id };
+    names.add(id);
+    const on = holderOfJoint(joint);
+    if (joint.on === 'item') {
+      const holder = build.items[joint.item];
+      if (!holder) return { code: 'unknownItem', item: joint.item };
+      if (!portsOf(holder.part.kind).holds.hung?.takes.includes('wireLoop'))
+        return { code: 'cannotJoin', carrier: id, on };
+    } else {
+      const holder = carrierWith(build, joint.carrier);
+      if (!holder) return { code: 'unknownCarrier', carrier: joint.carrier };
+      if (joint.end === 'nose' && carrierRoom(holder.carrier).castsNose) return { code: 'cannotJoin', carrier: id, on };
+    }
+  }
+  for (const { id } of build.joined) {
+    const seen = new Set<string>();
+    for (let at = carrierWith(build, id); at?.joint; at = carrierWith(build, carrierOfJoint(build, at.joint))) {
+      if (seen.has(at.id)) return { code: 'joinsItself', carrier: id };
+      seen.add(at.id);
+    }
+  }
+  return null;
+}
+
+function carrierOfJoint(build: Build, joint: Joint): CarrierId {
+  return joint.on === 'end' ? joint.carrier : carrierOfItem(build, itemOf(build, joint.item));
 }
 
 function seatProblem(build: Build, item: Item): Refusal | null {
@@ -125,12 +169,17 @@ function seatProblem(build: Build, item: Item): Refusal | null {
     return canThread(kind) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'strand' };
   }
   if (seat.on === 'end') {
-    if (!canSitAtEnd(kind, build.carrier, seat.end)) return { code: 'cannotSit', item: item.id, kind, seat: 'end' };
-    const isCast = kind === 'head' && childrenOf(build, seat.end).length > 1;
-    return isCast ? { code: 'seatTaken', item: item.id, on: seat.end } : null;
+    const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);
+    if (!on) return { code: 'unknownCarrier', carrier: seat.carrier ?? FIRST_CARRIER };
+    if (!canSitAtEnd(kind, on.carrier, seat.end)) return { code: 'cannotSit', item: item.id, kind, seat: 'end' };
+    const spot = spotOf(on.id, seat.end);
+    const isCast = seat.end === 'nose' && carrierRoom(on.carrier).castsNose && childrenOf(build, spot).length > 1;
+    return isCast ? { code: 'seatTaken', item: item.id, on: spot } : null;
   }
   if (seat.on === 'tie') {
-    return canGoOverTie(kind) && hasTie(build.carrier) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'tie' };
+    const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);
+    if (!on) return { code: 'unknownCarrier', carrier: seat.carrier ?? FIRST_CARRIER };
+    return canGoOverTie(kind) && hasTie(on.carrier) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'tie' };
   }
 
   const parent = build.items[seat.item];
@@ -154,11 +203,17 @@ function seatProblem(build: Build, item: Item): Refusal | null {
 
 function strandProblem(build: Build): Refusal | null {
   const places = new Map<ItemId, string[]>();
-  for (const { item, leg } of build.strand) {
-    const found = build.items[item];
-    if (!found) return { code: 'unknownItem', item };
-    if (found.seat.on !== 'strand') return { code: 'strandMismatch', item };
-    places.set(item, [...(places.get(item) ?? []), leg ?? 'whole']);
+  for (const { strand } of carriersOf(build)) {
+    const here = new Set<ItemId>();
+    for (const { item, leg } of strand) {
+      const found = build.items[item];
+      if (!found) return { code: 'unknownItem', item };
+      // Threaded on one carrier only.
+      const isElsewhere = places.has(item) && !here.has(item);
+      if (found.seat.on !== 'strand' || isElsewhere) return { code: 'strandMismatch', item };
+      here.add(item);
+      places.set(item, [...(places.get(item) ?? []), leg ?? 'whole']);
+    }
   }
   for (const item of Object.values(build.items)) {
     if (item.seat.on !== 'strand') continue;

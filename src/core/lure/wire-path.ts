@@ -13,6 +13,12 @@ export interface Pose {
   readonly angleRad: number;
 }
 
+/** A place in the plane of the lure. */
+export interface PlanePlace {
+  readonly xM: number;
+  readonly yM: number;
+}
+
 export interface WirePoint {
   readonly xM: number;
   readonly yM: number;
@@ -159,7 +165,23 @@ export function pointOn(
   { xM, yM, angleRad }: Pose,
   alongM: number,
   upM = 0,
-): { readonly xM: number; readonly yM: number } {
+): PlanePlace {
   const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)];
   return { xM: xM + alongM * cos - upM * sin, yM: yM + alongM * sin + upM * cos };
+}
+
+/** The same way elsewhere in the plane of the lure. */
+export function pathMoved(path: WirePath, byXM: number, byYM: number): WirePath {
+  const moved = <P extends PlanePlace>(place: P): P => ({ ...place, xM: place.xM + byXM, yM: place.yM + byYM });
+  return {
+    ...path,
+    arm: moved(path.arm),
+    tie: path.tie && moved(path.tie),
+    sections: path.sections.map((each) => ({
+      ...each,
+      start: moved(each.start),
+      end: moved(each.end),
+      points: each.points.map(moved),
+    })),
+  };
 }

@@ -1,7 +1,8 @@
 /** All that has to be done to make a build, in no order yet; or why it cannot be. */
 import { strandIndexes, legsTogether } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
-import { childrenOf, itemOf, wireEnd, type Build, type Item, type ItemId } from '../lure/lure';
+import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../lure/lure';
+import { wireEnd } from '../lure/carriers/carrier';
 import type { Doing } from './doing';
 import { placeOf, type Goal } from './goal';
 import { heldInLoop } from './wire-operations';

@@ -2,7 +2,8 @@
  * How a build is made: its steps in the best order, each with its measures, tools, minutes, dangers, what it is the last
  * chance for, what to look at afterwards and how it could be undone. Derived from the build alone.
  */
-import { wireEnd, type Build, type End, type ItemId } from '../lure/lure';
+import { type Build, type End, type ItemId } from '../lure/lure';
+import { wireEnd } from '../lure/carriers/carrier';
 import type { WireEnd } from '../parts/wire-form';
 import { doingId, itemsOf, type Doing } from './doing';
 import { closedEyes, doingsFor, inParts } from './doings';

@@ -1,5 +1,6 @@
 /** What a spoiled piece takes with it, what has to be done again, and what stays sound. */
-import { withDependents, type Build, type End, type ItemId } from '../lure/lure';
+import type { Build, End, ItemId } from '../lure/lure';
+import { hangingOn } from '../lure/strung';
 import type { Op } from './doing';
 import { facts as noFacts } from './facts';
 import { goalOf } from './goal';
@@ -54,7 +55,7 @@ export function spoil(
   lose(piece);
   if (piece !== 'wire') {
     // What was tied, cast or shrunk on it goes with it.
-    for (const id of withDependents(build, piece)) {
+    for (const id of hangingOn(build, piece).items) {
       const fixed = made.find(({ doing, items }) => MAKES_ONE.has(doing.op) && items[0] === id);
       if (fixed) lose(id);
     }

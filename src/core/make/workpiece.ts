@@ -6,16 +6,8 @@ import { wireInEnd } from '../parts/formed-wire';
 import type { WireEnd } from '../parts/wire-form';
 import { roomOf, type ItemState } from '../parts/part';
 import { layOut } from '../lure/layout';
-import {
-  itemOf,
-  wireEnd,
-  type Build,
-  type Carrier,
-  type End,
-  type Item,
-  type ItemId,
-  type StrandEntry,
-} from '../lure/lure';
+import { itemOf, type Build, type End, type Item, type ItemId, type StrandEntry } from '../lure/lure';
+import { wireEnd, type Carrier } from '../lure/carriers/carrier';
 import type { Goal } from './goal';
 
 export interface Workpiece {
@@ -37,7 +29,7 @@ export function bareWire({ build, cuts }: Goal): Workpiece {
     carrier.kind === 'straightWire'
       ? { ...carrier, nose: { form: 'plain' }, tail: { form: 'plain' }, freeRoomM: cutM }
       : { ...carrier, startRad: 0, sections: [], armM: cutM, tail: { form: 'plain' }, bought: null };
-  return { build: { carrier: bare, items: {}, strand: [] }, aside: [] };
+  return { build: { carrier: bare, items: {}, strand: [], joined: [] }, aside: [] };
 }
 
 /** The item as it comes to hand: with what only a later step does to it not yet done. */

@@ -1,11 +1,12 @@
 /** What of a lure is the same at every speed and whatever its coefficients are: its bodies, its blades in their places, its arm. */
+import { lineKind, poseOf } from '../lure/placed';
 import type { Outfit } from '../hydro/outfit';
 import { KICK_SHARE } from '../hydro/kick';
 import { waterDensity, type Water } from '../hydro/water';
 import { armOf, type ArmOutcome } from '../lure/arm';
 import type { BladeState } from '../lure/bearing';
 import { bodiesOf, type Body } from '../lure/bodies';
-import { layOut, type Layout } from '../lure/layout';
+import { laidWith, layOut, type Layout } from '../lure/layout';
 import { itemOf, type Build, type ItemId } from '../lure/lure';
 import { planingAreas } from '../lure/planing-areas';
 import { spinners, type Spinner } from '../lure/spin-seats';
@@ -107,14 +108,17 @@ function tieOf(layout: Layout): Place {
 }
 
 function placeOf(layout: Layout, station: ItemId): Place {
-  const strung = layout.strand.find(({ item }) => item.id === station);
-  if (strung) return pointOn(layout.lines.run, (strung.x0M + strung.x1M) / 2);
+  for (const { strand, lines } of layout.carriers) {
+    const strung = strand.find(({ item }) => item.id === station);
+    if (strung) return pointOn(lines.run, (strung.x0M + strung.x1M) / 2);
+  }
   const hung = layout.off.find(({ item }) => item.id === station);
-  return hung ? pointOn(layout.lines[hung.line], hung.pivotM) : { xM: 0, yM: 0 };
+  return hung ? pointOn(poseOf(layout, hung.line), hung.pivotM) : { xM: 0, yM: 0 };
 }
 
 /** A blade on the wire has the wire for its axle; what hangs behind a swivel turns into the flow. */
 function axleOf(layout: Layout, station: ItemId): number | null {
   const hung = layout.off.find(({ item }) => item.id === station);
-  return hung && hung.line !== 'run' ? null : layout.lines.run.angleRad;
+  if (hung) return lineKind(hung.line) === 'run' ? poseOf(layout, hung.line).angleRad : null;
+  return laidWith(layout, station).lines.run.angleRad;
 }

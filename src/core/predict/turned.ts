@@ -74,12 +74,20 @@ export function turnAll(
   return turned;
 }
 
-/** Share of the lure's speed that the blades ahead leave at this place. */
-export function passedBy(ahead: readonly Turned[], { placeM, meetsWakeAtM }: Spinner, index: number): number {
+/**
+ * Share of the lure's speed that the blades ahead leave at this place. A wake follows what it was made on and all that
+ * hangs on that; a blade on something else it meets where that lies in the stream, if it does.
+ */
+export function passedBy(ahead: readonly Turned[], rear: Spinner, index: number): number {
   return ahead.reduce((share, { spinner: front, outcomes }) => {
     const outcome = outcomes[index];
     if (outcome?.outcome !== 'turning') return share;
-    return share * (1 - wakeDeficit(outcome, placeM - front.placeM, meetsWakeAtM));
+    if (rear.carrier === front.carrier || rear.behind.includes(front.carrier)) {
+      return share * (1 - wakeDeficit(outcome, rear.placeM - front.placeM, rear.meetsWakeAtM));
+    }
+    const behindM = rear.at.xM - front.at.xM;
+    if (behindM < 0) return share;
+    return share * (1 - wakeDeficit(outcome, behindM, rear.meetsWakeAtM, Math.abs(rear.at.yM - front.at.yM)));
   }, 1);
 }
 

@@ -1,6 +1,7 @@
 'use client';
 
-import type { CutLength, LengthTerm } from '@/core/lure/lengths';
+import type { CutLength } from '@/core/lure/lengths';
+import type { LengthTerm } from '@/core/lure/length-term';
 import type { Build } from '@/core/lure/lure';
 import { showLength, showLengthBoth, type UnitSystem } from '@/core/units/write';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';

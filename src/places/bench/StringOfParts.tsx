@@ -15,8 +15,9 @@ import clsx from 'clsx';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { moveRun } from '@/core/lure/editing';
 import type { Layout } from '@/core/lure/layout';
-import type { Line } from '@/core/lure/placed';
-import { wireEnd, type Build, type Carrier } from '@/core/lure/lure';
+import { poseOf, type Line } from '@/core/lure/placed';
+import { type Build } from '@/core/lure/lure';
+import { wireEnd, type Carrier } from '@/core/lure/carriers/carrier';
 import { pointOn } from '@/core/lure/wire-path';
 import type { SpinSeat } from '@/core/lure/spin-seats';
 import { bladeReach } from '@/core/parts/outline';
@@ -247,7 +248,7 @@ function StringBar({
 }: StringOfPartsProps & { readonly chipPx: number; readonly offsetPx: number; readonly leaders: boolean }) {
   /** From where to where along the lure, whichever line a thing lies on. */
   const across = (line: Line, x0M: number, x1M: number): [number, number] => {
-    const [a, b] = [pointOn(layout.lines[line], x0M).xM, pointOn(layout.lines[line], x1M).xM];
+    const [a, b] = [pointOn(poseOf(layout, line), x0M).xM, pointOn(poseOf(layout, line), x1M).xM];
     return [Math.min(a, b), Math.max(a, b)];
   };
   const spanOf = (unit: StringUnit): [number, number] | null => {

@@ -4,7 +4,8 @@ import type { Edit } from '../edit';
 import type { Finding } from '../finding';
 import { stateOf } from '../item-state';
 import type { Layout } from '../layout';
-import { childrenOf, itemOf, type BentWire, type Build } from '../lure';
+import { childrenOf, itemOf, type Build } from '../lure';
+import { type BentWire } from '../carriers/bent-wire';
 import { walkWire } from '../wire-path';
 import { USUAL_ROOM_M } from './clevises';
 

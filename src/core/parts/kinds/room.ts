@@ -28,6 +28,8 @@ export type Side =
   | { readonly port: 'coil'; readonly wiresM: number; readonly insideM: number }
   | { readonly port: 'hookEye' | 'swivelEye' | 'bodyEye'; readonly openM: number; readonly wireM: number }
   | { readonly port: 'band'; readonly boreM: number }
+  /** The loop of another carrier, which is joined by it. */
+  | { readonly port: 'wireLoop'; readonly insideM: number; readonly wireM: number }
   | { readonly port: 'cast' | 'shank' | 'strip' | 'slit' | 'binding' | 'lashing' };
 export type Port = Side['port'];
 

@@ -33,7 +33,7 @@ export const splitRingRoom: KindRoom<SplitRing, null> = {
   },
   holds: {
     hung: {
-      takes: ['hookEye', 'coil', 'hole', 'swivelEye', 'bodyEye'],
+      takes: ['hookEye', 'coil', 'hole', 'swivelEye', 'bodyEye', 'wireLoop'],
       isOnlyOne: false,
       hanger: (part) => ({ hanger: 'coil', ...coil(part) }),
       bearing: ({ outerDiameterM, wireDiameterM }, lies, at) => bearsAt(lies, at, outerDiameterM - wireDiameterM),

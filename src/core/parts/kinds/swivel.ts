@@ -39,7 +39,7 @@ export const swivelRoom: KindRoom<Swivel, z.infer<typeof swivelStateSchema>> = {
   },
   holds: {
     hung: {
-      takes: ['hole', 'coil'],
+      takes: ['hole', 'coil', 'wireLoop'],
       isOnlyOne: true,
       hanger: (part) => ({ hanger: 'swivelEye', ...eye(part) }),
       bearing: ({ lengthM, eyeWireM }, lies, at) => bearsAt(lies, at, lengthM - eyeWireM),
