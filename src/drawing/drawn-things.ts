@@ -1,10 +1,32 @@
 /** The side elevation of a build as shapes: everything but the turning blades and their clevises, which move. */
 import { eyeLengthM } from '../core/parts/hook-form';
 import { isBored } from '../core/parts/bored';
-import type { Layout } from '../core/lure/layout';
-import { poseOf, type Line, type PlacedEnd, type PlacedEntry, type PlacedOff, type Span } from '../core/lure/placed';
-import { childrenOf, type Build, type End, type Holder, type Item, type ItemId } from '../core/lure/lure';
-import { wireEnd } from '../core/lure/carriers/carrier';
+import type { LaidCarrier, Layout } from '../core/lure/layout';
+import {
+  carrierOfLine,
+  lineKind,
+  lineOf,
+  poseOf,
+  type Line,
+  type PlacedEnd,
+  type PlacedEntry,
+  type PlacedOff,
+  type Span,
+} from '../core/lure/placed';
+import {
+  childrenOf,
+  FIRST_CARRIER,
+  spotOf,
+  type Build,
+  type CarrierId,
+  type End,
+  type Holder,
+  type Item,
+  type ItemId,
+  type Spot,
+} from '../core/lure/lure';
+import { carrierRoom, wireEnd, type Carrier } from '../core/lure/carriers/carrier';
+import { carriersOf } from '../core/lure/strung';
 import { spinSeats } from '../core/lure/spin-seats';
 import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
@@ -15,7 +37,7 @@ import type { Shape } from './shape';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
 /** What can be picked on the drawing and on the string. */
-export type Pick = ItemId | 'wire' | End | 'tie';
+export type Pick = ItemId | 'wire' | CarrierId | Spot;
 
 export interface DrawnThing {
   readonly pick: Pick;
@@ -86,29 +108,45 @@ export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
     (placed: { readonly item: Item }) =>
       depths.includes(drawnKind(placed.item.part).depth);
   const off = (placed: PlacedOff) => drawOff(build, layout, placed);
-  const entry = (placed: PlacedEntry) => drawEntry(build, layout, placed);
   const over = layout.off.filter(({ how }) => how === 'over');
   const drawn = layout.off.filter(
     (placed) => placed.how !== 'over' && !turning.has(placed.item.id) && !isAt('within')(placed),
   );
-  const onHead = drawn.filter(({ line }) => line === 'head');
-  const hanging = drawn.filter(({ line }) => line !== 'head');
+  const onHead = drawn.filter(({ line }) => lineKind(line) === 'head');
+  const hanging = drawn.filter(({ line }) => lineKind(line) !== 'head');
   const blades = hanging.filter(({ item }) => item.part.kind === 'blade');
   const links = hanging.filter(({ item, how }) => how === 'hung' && item.part.kind !== 'blade');
   const tied = hanging.filter(({ how }) => how !== 'hung');
+  const wires = wiresOf(build, layout);
+  const strung = wires.flatMap((wire) => wire.laid.strand.map((placed) => ({ wire, placed, item: placed.item })));
   return [
-    endLoop('tail', build, layout),
-    ...(layout.path ? [] : [endLoop('nose', build, layout)]),
+    ...wires.flatMap((wire) => endLoops(wire)),
     ...[...blades, ...links, ...tied].map(off),
     ...onHead.filter(isAt('behind')).map(off),
     ...onHead.filter(isAt('tail')).map(off),
-    ...lead(build, layout),
-    shaft(build, layout),
+    ...wires.flatMap(lead),
+    ...wires.map(shaft),
     ...(['head', 'skirt', 'lock'] as const).flatMap((depth) => onHead.filter(isAt(depth)).map(off)),
-    ...layout.strand.filter(isAt('wire', 'behind', 'tail')).map(entry),
+    ...strung.filter(isAt('wire', 'behind', 'tail')).map(({ wire, placed }) => drawEntry(build, wire, placed)),
     ...over.map(off),
-    ...layout.strand.filter(isAt('covers')).map((placed) => drawTube(build, placed, layout)),
+    ...strung.filter(isAt('covers')).map(({ wire, placed }) => drawTube(build, wire, placed, layout)),
   ];
+}
+
+/** A carrier as it is drawn: laid, the line its strand is on, and what is picked of it. */
+interface DrawnWire {
+  readonly carrier: Carrier;
+  readonly laid: LaidCarrier;
+  readonly run: PagePose;
+  readonly pick: 'wire' | CarrierId;
+}
+
+function wiresOf(build: Build, layout: Layout): DrawnWire[] {
+  return carriersOf(build).flatMap(({ id, carrier }): DrawnWire[] => {
+    const laid = layout.carriers.find((each) => each.id === id);
+    const pick = id === FIRST_CARRIER ? 'wire' : id;
+    return laid ? [{ carrier, laid, run: linePose(layout, lineOf(id, 'run')), pick }] : [];
+  });
 }
 
 function thing(
@@ -127,39 +165,37 @@ function thing(
 }
 
 /** The bent part of the wire, from the head to the arm. */
-function lead(build: Build, { path, wireDiameterM }: Layout): DrawnThing[] {
+function lead({ carrier, laid: { path, wireDiameterM }, pick }: DrawnWire): DrawnThing[] {
   if (!path) return [];
-  const { finish } = build.carrier.wire;
+  const { finish } = carrier.wire;
   const wire = wireDiameterM * MM;
   const paths = leadPaths(path);
-  return [
-    thing(
-      'wire',
-      PAGE_ORIGIN,
-      0,
-      0,
-      0,
-      paths.flatMap((d) => wireStrokes(d, wire, finish.hex)),
-      { way: paths.join('') },
-    ),
-  ];
+  const strokes = paths.flatMap((d) => wireStrokes(d, wire, finish.hex));
+  return [thing(pick, PAGE_ORIGIN, 0, 0, 0, strokes, { way: paths.join('') })];
 }
 
 const PAGE_ORIGIN: PagePose = { xMm: 0, yMm: 0, turnRad: 0 };
 
-function shaft(build: Build, layout: Layout): DrawnThing {
-  const { shaft: span, wireDiameterM } = layout;
+function shaft({ carrier, laid, run, pick }: DrawnWire): DrawnThing {
+  const { shaft: span, wireDiameterM } = laid;
   const radius = (wireDiameterM * MM) / 2;
   const length = (span.x1M - span.x0M) * MM;
-  const shapes = [{ d: rectangle(0, -radius, length, radius), fill: paintOf(build.carrier.wire.finish, 'across') }];
-  return thing('wire', linePose(layout, 'run'), span.x0M, span.x1M, Math.max(wireDiameterM / 2, 0.0008), shapes);
+  const shapes = [{ d: rectangle(0, -radius, length, radius), fill: paintOf(carrier.wire.finish, 'across') }];
+  return thing(pick, run, span.x0M, span.x1M, Math.max(wireDiameterM / 2, 0.0008), shapes);
+}
+
+/** A nose that is in its head is not drawn. */
+function endLoops(wire: DrawnWire): DrawnThing[] {
+  const isCast = carrierRoom(wire.carrier).castsNose;
+  return [endLoop('tail', wire), ...(isCast ? [] : [endLoop('nose', wire)])];
 }
 
 /** Loop and wraps. Local x runs from the outer end of the loop inward, so that both ends are one drawing. */
-function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
-  const placed: PlacedEnd = layout[end];
-  const { hex } = build.carrier.wire.finish;
-  const wire = layout.wireDiameterM * MM;
+function endLoop(end: End, { carrier, laid, run }: DrawnWire): DrawnThing {
+  const pick = spotOf(laid.id, end);
+  const placed: PlacedEnd = laid[end];
+  const { hex } = carrier.wire.finish;
+  const wire = laid.wireDiameterM * MM;
   const loop = (placed.x1M - placed.x0M) * MM;
   const wrapsM = placed.wraps.x1M - placed.wraps.x0M;
   const radius = placed.loopInsideRadiusM * MM + wire / 2;
@@ -183,15 +219,8 @@ function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
   ]);
   const ring = ellipse(loop / 2, 0, radius, radius);
   if (placed.form === 'bentLoop' || placed.form === 'bentOver') {
-    const bent = wireEnd(build.carrier, end);
-    return thing(
-      end,
-      linePose(layout, 'run'),
-      placed.x0M,
-      placed.x1M,
-      placed.loopInsideRadiusM + layout.wireDiameterM,
-      bentEndShapes(bent, wire, hex),
-    );
+    const reachM = placed.loopInsideRadiusM + laid.wireDiameterM;
+    return thing(pick, run, placed.x0M, placed.x1M, reachM, bentEndShapes(wireEnd(carrier, end), wire, hex));
   }
   const shapes: Shape[] =
     placed.form === 'plain'
@@ -205,8 +234,8 @@ function endLoop(end: End, build: Build, layout: Layout): DrawnThing {
         ];
   const x0M = Math.min(placed.x0M, placed.wraps.x0M);
   const x1M = Math.max(placed.x1M, placed.wraps.x1M);
-  const halfM = placed.loopInsideRadiusM + layout.wireDiameterM;
-  return thing(end, linePose(layout, 'run'), x0M, x1M, halfM, shapes, { mirrored: end === 'tail' });
+  const halfM = placed.loopInsideRadiusM + laid.wireDiameterM;
+  return thing(pick, run, x0M, x1M, halfM, shapes, { mirrored: end === 'tail' });
 }
 
 function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | null): Piece {
@@ -220,10 +249,10 @@ function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | 
   };
 }
 
-function drawEntry(build: Build, layout: Layout, entry: PlacedEntry): DrawnThing {
+function drawEntry(build: Build, { run }: DrawnWire, entry: PlacedEntry): DrawnThing {
   const { item, x0M, x1M, radiusM } = entry;
   const shapes = shapesOf(pieceOf(build, item, entry, null));
-  return thing(item.id, linePose(layout, 'run'), x0M, Math.max(x1M, x0M), radiusM, shapes);
+  return thing(item.id, run, x0M, Math.max(x1M, x0M), radiusM, shapes);
 }
 
 function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
@@ -231,23 +260,24 @@ function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
   const { part } = item;
   const piece = pieceOf(build, item, placed, parent);
   const mirrored = forward && !isBored(part);
-  const liftM = line === 'head' ? offAxisM : 0;
+  const liftM = lineKind(line) === 'head' ? offAxisM : 0;
   const reachM = drawnKind(part).reachM(part, piece);
   return thing(item.id, linePose(layout, line), x0M, x1M, reachM, shapesOf(piece), { mirrored, liftM });
 }
 
 /** A shrunk tube follows what lies under it. */
-function drawTube(build: Build, entry: PlacedEntry, layout: Layout): DrawnThing {
+function drawTube(build: Build, wire: DrawnWire, entry: PlacedEntry, layout: Layout): DrawnThing {
   const { item, x0M, x1M } = entry;
   const { part } = item;
-  if (part.kind !== 'shrinkTube') return drawEntry(build, layout, entry);
+  if (part.kind !== 'shrinkTube') return drawEntry(build, wire, entry);
   const wall = part.suppliedWallM * 1.6;
   const least = part.recoveredBoreM / 2 + wall;
-  const { tail, wireDiameterM: d } = layout;
+  const { tail, wireDiameterM: d, id } = wire.laid;
   const lies = (xM: number): number => {
     if (xM < tail.x0M) return 1.5 * d + wall;
     if (xM < tail.x1M - d) return tail.loopInsideRadiusM + d + wall;
-    const under = layout.off.find(({ item: { part: each }, x0M: from, x1M: to }) => {
+    const under = layout.off.find(({ item: { part: each }, line, x0M: from, x1M: to }) => {
+      if (carrierOfLine(line) !== id) return false;
       const end = each.kind === 'hook' ? from + eyeLengthM(each) : to;
       return (each.kind === 'splitRing' || each.kind === 'hook') && xM >= from && xM <= end;
     });
@@ -267,7 +297,7 @@ function drawTube(build: Build, entry: PlacedEntry, layout: Layout): DrawnThing 
     return { x, y: Math.max(y * 0.94, beside.reduce((sum, each) => sum + each, 0) / beside.length) };
   });
   const halfHeightM = Math.max(...profile.map(({ y }) => y)) / MM;
-  return thing(item.id, linePose(layout, 'run'), x0M, x1M, halfHeightM, [
+  return thing(item.id, wire.run, x0M, x1M, halfHeightM, [
     {
       d: turned([{ x: 0, y: 0 }, ...profile, { x: (x1M - x0M) * MM, y: 0 }]),
       fill: paintOf(part.finish, 'across'),

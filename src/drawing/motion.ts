@@ -71,11 +71,11 @@ export function motionsOf(
       phasesRad: [0],
     };
   });
-  const threaded = films.map(({ item, film, hubM }): Motion => {
+  const threaded = films.map(({ item, line, film, hubM }): Motion => {
     const spreadRad = filmSpread(stateOf(item, 'film').foldRad);
     return {
       station: item.id,
-      line: 'run',
+      line,
       lobe: lobeOfFilm(film),
       clevis: null,
       holeM: hubM,
@@ -89,9 +89,9 @@ export function motionsOf(
       phasesRad: [0, Math.PI],
     };
   });
-  const buzzing = deltas.map(({ item, blade, tipsM }): Motion => ({
+  const buzzing = deltas.map(({ item, line, blade, tipsM }): Motion => ({
     station: item.id,
-    line: 'run',
+    line,
     lobe: lobeOfDelta(blade),
     clevis: null,
     holeM: tipsM,

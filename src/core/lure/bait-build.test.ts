@@ -189,7 +189,8 @@ describe('where the parts of a bait lie', () => {
     expect(placed('splitRing-2').line).toBe('tie');
     expect(placed('blade-1').line).toBe('trail');
     expect(layout.lines.tie.xM).toBeLessThan(layout.lines.run.xM + 0.001);
-    for (const line of ['run', 'trail', 'head', 'tie'] as const) expect(Number.isFinite(poseOf(layout, line).xM + poseOf(layout, line).yM)).toBe(true);
+    for (const line of ['run', 'trail', 'head', 'tie'] as const)
+      expect(Number.isFinite(poseOf(layout, line).xM + poseOf(layout, line).yM)).toBe(true);
     expect(TAIL).toEqual({ on: 'end', end: 'tail' });
   });
 });

@@ -1,6 +1,8 @@
 /** What two builds of a lure differ in, as coded data: for comparing versions. */
 import type { Part } from '../parts/part';
+import { carrierRoom, wireEnd, type Carrier } from './carriers/carrier';
 import type { Build, Item, ItemId } from './lure';
+import { carriersOf, carrierWith } from './strung';
 
 export type Difference =
   | { readonly code: 'added'; readonly item: ItemId; readonly part: Part }
@@ -17,22 +19,29 @@ export type Difference =
 /** Every difference on the way from one build to the other; empty when they are the same. */
 export function differences(from: Build, to: Build): Difference[] {
   const ids = [...new Set([...Object.keys(from.items), ...Object.keys(to.items)])] as ItemId[];
-  const order = (build: Build) => build.strand.filter(({ item }) => item in from.items && item in to.items);
+  const order = (build: Build) =>
+    carriersOf(build).map(({ id, joint, strand }) => [
+      id,
+      joint,
+      strand.filter(({ item }) => item in from.items && item in to.items),
+    ]);
   const isRestrung = !same(order(from), order(to));
   return [
-    ...ofCarrier(from, to),
+    ...carriersOf(to).flatMap(({ id, carrier }) => {
+      const before = carrierWith(from, id);
+      return before ? ofCarrier(before.carrier, carrier) : [];
+    }),
     ...(isRestrung ? [{ code: 'restrung' } as const] : []),
     ...ids.flatMap((id) => ofItem(from.items[id], to.items[id])),
   ];
 }
 
-function ofCarrier({ carrier: from }: Build, { carrier: to }: Build): Difference[] {
+function ofCarrier(from: Carrier, to: Carrier): Difference[] {
   const found: Difference[] = [];
   if (!same(from.wire, to.wire)) found.push({ code: 'wire', from: from.wire, to: to.wire });
-  const form = (carrier: Build['carrier']) =>
-    carrier.kind === 'bentWire' ? [carrier.startRad, carrier.sections, carrier.armM] : [carrier.freeRoomM];
+  const form = (carrier: Carrier) => carrierRoom(carrier).formed(carrier);
   if (from.kind !== to.kind || !same(form(from), form(to))) found.push({ code: 'bent' });
-  const ends = (carrier: Build['carrier']) => [carrier.kind === 'straightWire' ? carrier.nose : null, carrier.tail];
+  const ends = (carrier: Carrier) => [wireEnd(carrier, 'nose'), wireEnd(carrier, 'tail')];
   if (!same(ends(from), ends(to))) found.push({ code: 'ends' });
   return found;
 }

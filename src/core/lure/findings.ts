@@ -16,8 +16,10 @@ import { ruleFindings } from './checks/rules';
 import { softFindings } from './checks/soft';
 import type { Finding, Severity } from './finding';
 import type { HookRule } from './hook-rule';
-import { layOut } from './layout';
-import type { Lure } from './lure';
+import type { Edit } from './edit';
+import { layOut, type Layout } from './layout';
+import { FIRST_CARRIER, type Build, type CarrierId, type Lure } from './lure';
+import { carriersOf } from './strung';
 
 export interface FindingsContext {
   readonly water: Water;
@@ -42,14 +44,48 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
   return [
     ...measureFindings(lure.build),
     ...bladeFindings(lure, layout, spreadsToCheck(lure, context), spare),
-    ...clevisFindings(lure.build, layout, spare),
+    ...onEachCarrier(lure.build, layout, (build, laid) => [
+      ...clevisFindings(build, laid, spare),
+      ...armFindings(build, laid),
+    ]),
     ...fittingFindings(lure.build, layout),
-    ...armFindings(lure.build, layout),
     ...buzzFindings(lure, layout),
     ...softFindings(lure.build, layout),
     ...ruleFindings(lure.build, context.rules),
     ...familyFindings(lure),
   ].sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
+}
+
+/** Checks of what is on one carrier, of each: seen as if it were the first, its repairs then given to it. */
+function onEachCarrier(
+  build: Build,
+  layout: Layout,
+  check: (build: Build, layout: Layout) => readonly Finding[],
+): Finding[] {
+  return carriersOf(build).flatMap(({ id, carrier, strand }) => {
+    const laid = layout.carriers.find((each) => each.id === id);
+    if (!laid) return [];
+    const found = check({ ...build, carrier, strand: [...strand] }, { ...layout, ...laid });
+    if (id === FIRST_CARRIER) return found;
+    return found.map((finding) => ({
+      ...finding,
+      key: `${finding.key} on ${id}`,
+      repairs: finding.repairs.map((repair) => ({ ...repair, edits: repair.edits.map((edit) => editOn(id, edit)) })),
+    }));
+  });
+}
+
+function editOn(on: CarrierId, edit: Edit): Edit {
+  switch (edit.kind) {
+    case 'carrier':
+    case 'carry':
+    case 'move':
+      return { ...edit, on };
+    case 'insert':
+      return { ...edit, entries: edit.entries.map((entry) => ({ ...entry, on })) };
+    default:
+      return edit;
+  }
 }
 
 function spreadsToCheck({ build }: Lure, { water, speedMps, prediction }: FindingsContext): Spreads {

@@ -99,11 +99,7 @@ interface HangsAt extends PlanePlace {
 }
 
 /** Where a joined carrier bears on what holds it; null while that is not laid yet. */
-function hangsAt(
-  joint: Strung['joint'],
-  carriers: readonly LaidCarrier[],
-  off: readonly PlacedOff[],
-): HangsAt | null {
+function hangsAt(joint: Strung['joint'], carriers: readonly LaidCarrier[], off: readonly PlacedOff[]): HangsAt | null {
   if (!joint) return null;
   const on = (id: CarrierId, line: Line, alongM: number): HangsAt | null => {
     const holder = carriers.find((each) => each.id === id);
@@ -402,12 +398,7 @@ function heldBy(build: Build, item: Item, lies: Along, at: Bearing, line: Line):
 }
 
 /** What hangs on a clevis or is slid over a sleeve. */
-function heldOnWire(
-  build: Build,
-  entry: PlacedEntry,
-  clevises: readonly PlacedClevis[],
-  run: Line,
-): PlacedOff[] {
+function heldOnWire(build: Build, entry: PlacedEntry, clevises: readonly PlacedClevis[], run: Line): PlacedOff[] {
   if (entry.leg === 'aft') return [];
   const clevis = clevises.find(({ item }) => item.id === entry.item.id);
   const lies = clevis ? { x0M: clevis.foreM, x1M: clevis.aftM } : entry;

@@ -20,8 +20,12 @@ import {
   type Build,
   type Item,
   type Lure,
+  joinedSchema,
+  MOST_JOINED,
+  type CarrierId,
+  type Joined,
 } from './lure';
-import { carrierSchema } from './carriers/carrier';
+import { carrierRoom, carrierSchema } from './carriers/carrier';
 import { lureProblem } from './lure-problem';
 import { LURE_VERSION, migrateLure } from './migrate';
 import { plainDataProblem } from '../plain-data';
@@ -109,6 +113,7 @@ const looseSchema = z.object({
       carrier: z.optional(z.unknown()),
       items: z.optional(z.unknown()),
       strand: z.optional(z.unknown()),
+      joined: z.optional(z.unknown()),
     }),
     made: z.optional(z.unknown()),
     versions: z.optional(z.unknown()),
@@ -135,7 +140,7 @@ function readOr<T extends z.ZodMiniType>(
 }
 
 function familyOf({ carrier }: Build): Lure['family'] {
-  return carrier.kind === 'bentWire' ? 'spinnerbait' : 'inlineSpinner';
+  return carrierRoom(carrier).castsNose ? 'spinnerbait' : 'inlineSpinner';
 }
 
 function salvageBuild(raw: z.infer<typeof looseSchema>['lure']['build'], leftOut: string[]): Build | null {
@@ -149,29 +154,57 @@ function salvageBuild(raw: z.infer<typeof looseSchema>['lure']['build'], leftOut
     if (isIn) items[key] = item.data;
     else leftOut.push(`lure.build.items.${key}`);
   }
-  const entries = listOf(raw.strand).flatMap((value) => {
-    const entry = strandEntrySchema.safeParse(value);
-    return entry.success && items[entry.data.item] ? [entry.data] : [];
-  });
-  let build: Build = buildSchema.parse({ carrier: carrier.data, items, strand: entries.slice(0, MOST_ENTRIES) });
+  const strandOf = (value: unknown) =>
+    listOf(value)
+      .flatMap((each) => {
+        const entry = strandEntrySchema.safeParse(each);
+        return entry.success && items[entry.data.item] ? [entry.data] : [];
+      })
+      .slice(0, MOST_ENTRIES);
+  const joined = listOf(raw.joined)
+    .slice(0, MOST_JOINED)
+    .flatMap((each, index) => {
+      const strand = typeof each === 'object' && each !== null && 'strand' in each ? strandOf(each.strand) : [];
+      const parsed = joinedSchema.safeParse({ ...(each as object), strand });
+      if (!parsed.success) leftOut.push(`lure.build.joined.${index}`);
+      return parsed.success ? [parsed.data] : [];
+    });
+  let build: Build = buildSchema.parse({ carrier: carrier.data, items, strand: strandOf(raw.strand), joined });
   // Each turn takes out the piece that cannot stand where it does, so there are no more turns than pieces.
   for (let refusal = structureProblem(build); refusal; refusal = structureProblem(build)) {
-    const faulty = faultyItem(refusal, build);
-    if (faulty === null) return null;
-    leftOut.push(`lure.build.items.${faulty}`);
-    const kept = Object.entries(build.items).filter(([key]) => key !== faulty);
+    const carriers = 'carrier' in refusal && refusal.code !== 'notOfThisWire' ? [refusal.carrier] : [];
+    const faulty = carriers.length > 0 ? itemsOf(build, carriers) : faultyItem(refusal, build);
+    const isGone = ({ id, joint }: Joined) =>
+      carriers.includes(id) || (joint.on === 'end' && carriers.includes(joint.carrier));
+    if (faulty.length === 0 && !build.joined.some(isGone)) return null;
+    leftOut.push(...faulty.map((id) => `lure.build.items.${id}`), ...carriers.map((id) => `lure.build.joined.${id}`));
+    const isKept = (id: string) => !faulty.includes(id);
     build = {
       ...build,
-      items: Object.fromEntries(kept),
-      strand: build.strand.filter(({ item }) => item !== faulty),
+      items: Object.fromEntries(Object.entries(build.items).filter(([key]) => isKept(key))),
+      strand: build.strand.filter(({ item }) => isKept(item)),
+      joined: build.joined
+        .filter((each) => !isGone(each))
+        .map((each) => ({ ...each, strand: each.strand.filter(({ item }) => isKept(item)) })),
     };
   }
   return build;
 }
 
-/** The piece a refusal is about; null where it is about none that is there. */
-function faultyItem(refusal: Refusal, { items }: Build): string | null {
+/** What is threaded on these carriers or sits at their ends. */
+function itemsOf(build: Build, carriers: readonly CarrierId[]): string[] {
+  const threaded = build.joined.flatMap(({ id, strand }) =>
+    carriers.includes(id) ? strand.map(({ item }) => item) : [],
+  );
+  const seated = Object.values(build.items).flatMap(({ id, seat }) =>
+    (seat.on === 'end' || seat.on === 'tie') && seat.carrier && carriers.includes(seat.carrier) ? [id] : [],
+  );
+  return [...new Set([...threaded, ...seated])];
+}
+
+/** The piece a refusal is about; none where it is about none that is there. */
+function faultyItem(refusal: Refusal, { items }: Build): string[] {
   const named =
     'item' in refusal ? refusal.item : refusal.code === 'beyondBounds' ? Object.keys(items).at(-1) : undefined;
-  return named !== undefined && Object.hasOwn(items, named) ? named : null;
+  return named !== undefined && Object.hasOwn(items, named) ? [named] : [];
 }

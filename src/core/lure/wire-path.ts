@@ -161,11 +161,7 @@ function poseOf({ xM, yM, angleRad }: Walker): Pose {
 }
 
 /** The point at `alongM` on a pose's line and `upM` to its left. */
-export function pointOn(
-  { xM, yM, angleRad }: Pose,
-  alongM: number,
-  upM = 0,
-): PlanePlace {
+export function pointOn({ xM, yM, angleRad }: Pose, alongM: number, upM = 0): PlanePlace {
   const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)];
   return { xM: xM + alongM * cos - upM * sin, yM: yM + alongM * sin + upM * cos };
 }

@@ -1,4 +1,5 @@
 /** What is looked over once all steps are done, each with what the Bench found about it. */
+import { carrierRoom } from '../lure/carriers/carrier';
 import type { Finding } from '../lure/finding';
 import type { Build, ItemId } from '../lure/lure';
 import type { Part, PartKind } from '../parts/part';
@@ -63,7 +64,7 @@ export function closingChecks(build: Build, found: readonly Finding[]): ClosingC
   return CLOSING.flatMap((check): ClosingCheck[] => {
     const { kinds, least = 1, isOnlyBent = false, codes } = RULES[check];
     const about = items.filter(({ part }: { readonly part: Part }) => kinds.includes(part.kind));
-    if (about.length < least || (isOnlyBent && build.carrier.kind !== 'bentWire')) return [];
+    if (about.length < least || (isOnlyBent && !carrierRoom(build.carrier).castsNose)) return [];
     const findings = found.filter(({ code }) => codes.includes(code));
     if (findings.length === 0 && ONLY_WITH_FINDINGS.has(check)) return [];
     return [{ check, items: about.map(({ id }) => id), findings }];

@@ -1,4 +1,5 @@
 /** What has to lie on the table before the first step. */
+import { carrierRoom } from '../lure/carriers/carrier';
 import { cutLengths } from '../lure/lengths';
 import { itemOf, type Build, type Item, type ItemId } from '../lure/lure';
 import type { Part } from '../parts/part';
@@ -34,7 +35,7 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
   const cuts = cutLengths(build).filter(({ of }) => of !== 'skirtLayer');
   const seen = new Set<ItemId>();
   const parts: KitPart[] = [];
-  const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
+  const isBought = !carrierRoom(build.carrier).isCut(build.carrier);
   steps.forEach(({ doing, items }, step) => {
     if (doing.op === 'cutWire') {
       const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? null;

@@ -3,7 +3,7 @@
  * chance for, what to look at afterwards and how it could be undone. Derived from the build alone.
  */
 import { type Build, type End, type ItemId } from '../lure/lure';
-import { wireEnd } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
 import type { WireEnd } from '../parts/wire-form';
 import { doingId, itemsOf, type Doing } from './doing';
 import { closedEyes, doingsFor, inParts } from './doings';
@@ -87,7 +87,7 @@ const UNLOOPED: ReadonlySet<WireEnd['form']> = new Set(['plain', 'bentOver']);
 
 /** The nose of a bent wire is in its head. */
 function isCast({ carrier }: Build, end: End): boolean {
-  return carrier.kind === 'bentWire' && end === 'nose';
+  return end === 'nose' && carrierRoom(carrier).castsNose;
 }
 
 const HOLDS: ReadonlySet<Doing['op']> = new Set(['formLoop', 'bendWire', 'takeFrame', 'castHead']);

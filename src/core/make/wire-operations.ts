@@ -1,6 +1,6 @@
 /** Operations on the wire itself: cut, bent, taken ready made, its ends formed. */
 import { childrenOf, type End, type ItemId } from '../lure/lure';
-import { wireEnd } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { leadIn, pointsIn } from './hazards';
@@ -203,5 +203,5 @@ function playAt(end: End, { build: { carrier, strand }, over }: Goal): Amount[] 
 
 /** What has to hang in a loop before it closes. */
 export function heldInLoop({ build }: Goal, end: End) {
-  return end === 'nose' && build.carrier.kind === 'bentWire' ? [] : childrenOf(build, end).map(({ id }) => id);
+  return end === 'nose' && carrierRoom(build.carrier).castsNose ? [] : childrenOf(build, end).map(({ id }) => id);
 }

@@ -1,6 +1,17 @@
 /** The string as it is shown: what is moved as one is one unit, in threading order, with what hangs behind what holds it. */
 import { legsTogether } from '@/core/lure/editing';
-import { childrenOf, itemOf, type Build, type End, type Holder, type Item, type Leg } from '@/core/lure/lure';
+import {
+  childrenOf,
+  itemOf,
+  spotOf,
+  type Build,
+  type End,
+  type Holder,
+  type Item,
+  type Joined,
+  type Leg,
+} from '@/core/lure/lure';
+import { joinedTo } from '@/core/lure/strung';
 import { hasTie } from '@/core/lure/structure';
 import type { Pick } from '@/drawing/drawn-things';
 
@@ -20,10 +31,22 @@ export interface StringUnit {
 
 export function stringUnits(build: Build): StringUnit[] {
   const held = (parent: Holder): StringUnit[] =>
-    childrenOf(build, parent).flatMap((item) => [
-      { key: item.id, pick: item.id, item, end: null, leg: null, strand: null, isHeld: true },
-      ...held(item.id),
-    ]);
+    childrenOf(build, parent)
+      .flatMap((item): StringUnit[] => [
+        { key: item.id, pick: item.id, item, end: null, leg: null, strand: null, isHeld: true },
+        ...held(item.id),
+      ])
+      .concat(joinedTo(build, parent).flatMap(onJoined));
+  /** What is on a joined carrier comes with what holds that. */
+  const onJoined = ({ id, strand }: Joined): StringUnit[] => [
+    ...held(spotOf(id, 'nose')),
+    ...[...new Set(strand.map(({ item }) => item))].flatMap((item) => [
+      { key: item, pick: item, item: itemOf(build, item), end: null, leg: null, strand: null, isHeld: true },
+      ...held(item),
+    ]),
+    ...held(spotOf(id, 'tie')),
+    ...held(spotOf(id, 'tail')),
+  ];
   const end = (pick: End | 'tie'): StringUnit => ({
     key: pick,
     pick,

@@ -53,6 +53,7 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
   castsNose: true,
   hangsBy: 'tie',
   tieInsideM,
+  isAsLongAsItsStack: false,
   runM: ({ armM }) => armM,
   lie: (carrier, tailM, headWireAtM) => {
     const path = walkWire(carrier, carrier.wire.diameterM, { xM: headWireAtM, yM: 0 });

@@ -57,6 +57,8 @@ export interface CarrierRoom<C> {
   readonly hangsBy: 'nose' | 'tie';
   /** Clear inside of its line tie, where that is neither of its ends, m; null without one. */
   readonly tieInsideM: (carrier: C) => number | null;
+  /** Whether its run is made as long as what is on it and the play; else it is as long as it was bent. */
+  readonly isAsLongAsItsStack: boolean;
   /** Length of the run its strand is on, m. */
   readonly runM: (carrier: C, stackM: number) => number;
   /** @param tailM from its nose to where what hangs at its tail bears; @param headWireAtM where it leaves the head, m */

@@ -23,6 +23,7 @@ export const straightWireRoom: CarrierRoom<StraightWire> = {
   castsNose: false,
   hangsBy: 'nose',
   tieInsideM: () => null,
+  isAsLongAsItsStack: true,
   runM: ({ freeRoomM }, stackM) => freeRoomM + stackM,
   lie: () => ({ lines: { run: AXIS, trail: AXIS, head: AXIS, tie: AXIS }, path: null }),
   terms: ({ freeRoomM }, stackM) => [

@@ -4,7 +4,7 @@ import type { Edit } from '../edit';
 import type { Finding } from '../finding';
 import { stateOf } from '../item-state';
 import type { Layout } from '../layout';
-import { childrenOf, itemOf, type Build } from '../lure';
+import { childrenOf, itemOf, spotOf, type Build, type CarrierId } from '../lure';
 import { type BentWire } from '../carriers/bent-wire';
 import { walkWire } from '../wire-path';
 import { USUAL_ROOM_M } from './clevises';
@@ -23,7 +23,7 @@ export function armFindings(build: Build, layout: Layout): Finding[] {
     ...tooShort(build, layout, carrier),
     ...twisted(layout, carrier),
     ...outOfLine(layout, carrier),
-    ...endLoop(build, carrier),
+    ...endLoop(build, layout.id, carrier),
   ];
 }
 
@@ -107,9 +107,9 @@ function bendNearHead(carrier: BentWire) {
 }
 
 /** The tube slid up over the loop's end closes a gap that pliers did not. */
-function endLoop(build: Build, carrier: BentWire): Finding[] {
+function endLoop(build: Build, id: CarrierId, carrier: BentWire): Finding[] {
   const { tail, wire } = carrier;
-  const hung = childrenOf(build, 'tail');
+  const hung = childrenOf(build, spotOf(id, 'tail'));
   const [held] = hung;
   if (tail.form !== 'bentLoop' || !held) return [];
   const last = build.strand.at(-1);

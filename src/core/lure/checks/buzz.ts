@@ -5,7 +5,8 @@ import { bothSides, CLEAR_MARGIN_M, hookInPlane } from '../clearance';
 import { applyEdits, type Edit } from '../edit';
 import type { Finding, Repair, Touch } from '../finding';
 import { stateOf } from '../item-state';
-import { layOut, trailingHooks, type Layout } from '../layout';
+import { laidWith, layOut, trailingHooks, type Layout } from '../layout';
+import { lineKind } from '../placed';
 import type { Lure } from '../lure';
 import type { BentWire } from '../carriers/bent-wire';
 import { lineToOutline, outlineToOutline, type PlanePoint } from '../plane';
@@ -147,7 +148,7 @@ function bentBy({ sections }: BentWire, index: number, angleRad: number): Edit[]
 function onHooks(layout: Layout, seat: DeltaSeat): Finding[] {
   const outline = sweep(layout, seat);
   return trailingHooks(layout)
-    .filter(({ line }) => line === 'head')
+    .filter(({ line }) => lineKind(line) === 'head')
     .map((hook): Finding => {
       const clearanceM = lineToOutline(hookInPlane(layout, hook), outline);
       return {
@@ -166,7 +167,7 @@ function onHooks(layout: Layout, seat: DeltaSeat): Finding[] {
 
 /** A buzz blade is driven back against what stands behind it. */
 function runsAgainst(layout: Layout, seat: DeltaSeat): Finding[] {
-  const behind = layout.strand[seat.index + 1]?.item ?? null;
+  const behind = laidWith(layout, seat.item.id).strand[seat.index + 1]?.item ?? null;
   if (behind?.part.kind === 'rivet') {
     const { fixing } = stateOf(behind, 'rivet');
     return [

@@ -4,6 +4,7 @@ import type { Part } from '../../parts/part';
 import { behindOf } from '../bearing';
 import { strandIndexes, threadParts } from '../editing';
 import type { Finding, Repair } from '../finding';
+import { carrierRoom } from '../carriers/carrier';
 import type { Layout } from '../layout';
 import type { PlacedClevis } from '../placed';
 import type { Build, ItemId } from '../lure';
@@ -30,7 +31,7 @@ function turning(layout: Layout): ItemId[] {
 function room({ carrier }: Build, { freeRoom }: Layout, { item, clevis, insideM }: PlacedClevis): Finding[] {
   const roomM = freeRoom.x1M - freeRoom.x0M;
   // Loops are rolled with the play wanted; an arm is as long as it was bent, and what is on it too long for it is told of the arm.
-  if (carrier.kind === 'bentWire' && roomM < LEAST_ROOM_M) return [];
+  if (!carrierRoom(carrier).isAsLongAsItsStack && roomM < LEAST_ROOM_M) return [];
   const isTight = roomM < LEAST_ROOM_M;
   const play: Finding = {
     code: 'clevisRoom',

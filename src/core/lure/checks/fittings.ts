@@ -5,7 +5,7 @@ import { strandIndexes } from '../editing';
 import { radiusProfile } from '../../parts/bored';
 import type { Finding } from '../finding';
 import { isLoose, misfits, placeOf } from '../fit';
-import type { Layout } from '../layout';
+import { laidWith, type Layout } from '../layout';
 import type { PlacedEntry } from '../placed';
 import { cutLengths } from '../lengths';
 import { itemOf, type Build, type Item, type ItemId } from '../lure';
@@ -93,7 +93,7 @@ function bell(build: Build, layout: Layout, item: Item, part: PartOf<'bell'>): F
   const host = item.seat.on === 'item' ? itemOf(build, item.seat.item) : item;
   if (item.seat.on === 'strand') {
     const { boreM } = part;
-    const wireM = layout.wireDiameterM;
+    const wireM = laidWith(layout, id).wireDiameterM;
     found.push({
       code: 'bellWithoutSleeve',
       key: `bellWithoutSleeve ${id}`,
@@ -129,8 +129,9 @@ function bell(build: Build, layout: Layout, item: Item, part: PartOf<'bell'>): F
 /** What the bell's rim swings against: the hard thing at its mouth that the mouth can take in. */
 function strikerOf(build: Build, layout: Layout, host: ItemId, bell: PartOf<'bell'>, flipped: boolean) {
   const [index = 0] = strandIndexes(build, host);
-  const own = layout.strand[index];
-  const next = layout.strand[flipped ? index - 1 : index + 1];
+  const { strand } = laidWith(layout, host);
+  const own = strand[index];
+  const next = strand[flipped ? index - 1 : index + 1];
   if (!own || !next || !isHard(next)) return null;
   const gapM = flipped ? own.x0M - next.x1M : next.x0M - own.x1M;
   return gapM <= STRIKES_WITHIN_M && next.radiusM < bell.mouthDiameterM / 2 ? next : null;
@@ -152,13 +153,15 @@ function isMetal(material: MaterialId): boolean {
 }
 
 function beadsInClevises(build: Build, layout: Layout): Finding[] {
-  return layout.clevises.flatMap(({ item }) => {
-    const [fore = 0, aft = 0] = strandIndexes(build, item.id);
-    return build.strand.slice(fore + 1, aft).flatMap((entry): Finding[] => {
-      const { part, id } = itemOf(build, entry.item);
-      return part.kind === 'bead' && isMetal(part.material) ? [intended('beadInClevis', [id, item.id])] : [];
-    });
-  });
+  return layout.carriers.flatMap(({ clevises, strand }) =>
+    clevises.flatMap(({ item }) => {
+      const [fore = 0, aft = 0] = strandIndexes(build, item.id);
+      return strand.slice(fore + 1, aft).flatMap((entry): Finding[] => {
+        const { part, id } = entry.item;
+        return part.kind === 'bead' && isMetal(part.material) ? [intended('beadInClevis', [id, item.id])] : [];
+      });
+    }),
+  );
 }
 
 function intended(between: 'bellAndStriker' | 'beadInClevis', items: readonly ItemId[]): Finding {

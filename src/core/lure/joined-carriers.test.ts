@@ -1,0 +1,363 @@
+/** Several carriers joined: any tree of them, and lures that no family makes yet. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoLure, edited, itemId, part } from '@/testing/lures';
+import { partsOfKind } from '../parts/catalogue';
+import { LAKE_WATER } from '../hydro/water';
+import { predict } from '../predict/predict';
+import { wakeDeficit } from '../hydro/wake';
+import { rides } from '../predict/ride';
+import { turnAll } from '../predict/turned';
+import type { Part } from '../parts/part';
+import { bodiesOf } from './bodies';
+import { CARRIERS, carrierRoom, type Carrier } from './carriers/carrier';
+import type { CarrierRoom } from './carriers/room';
+import { straightWireRoom, type StraightWire } from './carriers/straight-wire';
+import { applyEdits, type Edit } from './edit';
+import { threadParts } from './editing';
+import { findings } from './findings';
+import { usualState } from './item-state';
+import { layOut, type Layout } from './layout';
+import { readLureFile, writeLureFile } from './lure-file';
+import {
+  carrierIdSchema,
+  FIRST_CARRIER,
+  USUAL_LOOP,
+  type CarrierId,
+  type Item,
+  type ItemId,
+  type Joint,
+  type Lure,
+  type Seat,
+  type StrandEntry,
+} from './lure';
+import { lureMass } from './mass';
+import { spinners } from './spin-seats';
+import { structureProblem } from './structure';
+import { carriersOf, hangingOn } from './strung';
+import { pointOn } from './wire-path';
+
+function fail(message: string): never {
+  throw new Error(message);
+}
+
+const WIRE = partsOfKind('wire')[0] ?? fail('the catalogue has wire');
+
+const id = (text: string) => carrierIdSchema.parse(text);
+
+function straight(freeRoomM = 0.0015): StraightWire {
+  return { kind: 'straightWire', wire: WIRE, nose: USUAL_LOOP, tail: USUAL_LOOP, freeRoomM };
+}
+
+interface Wanted {
+  readonly carrier: Carrier;
+  readonly threaded: readonly Part[];
+  /** Hung on its tail, one on the other. */
+  readonly hung: readonly Part[];
+}
+
+/** The edit that joins a carrier with what is on it, and the ids of what hangs at its tail. */
+function joining(lure: Lure, name: CarrierId, joint: Joint, { carrier, threaded, hung }: Wanted) {
+  const taken = new Set(Object.keys(lure.build.items));
+  const item = (each: Part, seat: Seat): Item => {
+    let n = 1;
+    while (taken.has(`${each.kind}-${n}`)) n++;
+    taken.add(`${each.kind}-${n}`);
+    const role = each.kind === 'hook' ? 'tail hook' : null;
+    return { id: itemId(`${each.kind}-${n}`), part: each, seat, role, flipped: false, state: usualState(each) };
+  };
+  const items: Item[] = [];
+  const strand = threaded.flatMap((each): StrandEntry[] => {
+    const made = item(each, { on: 'strand' });
+    items.push(made);
+    if (each.kind !== 'clevis') return [{ item: made.id, leg: null }];
+    items.push(item(part('blade-french-k1'), { on: 'item', item: made.id, how: 'hung' }));
+    return [
+      { item: made.id, leg: 'fore' },
+      { item: made.id, leg: 'aft' },
+    ];
+  });
+  const tail: ItemId[] = [];
+  for (const each of hung) {
+    const above = tail.at(-1);
+    const made = item(
+      each,
+      above ? { on: 'item', item: above, how: 'hung' } : { on: 'end', carrier: name, end: 'tail' },
+    );
+    items.push(made);
+    tail.push(made.id);
+  }
+  const joined = [{ index: lure.build.joined.length, joined: { id: name, joint, carrier, strand } }];
+  const edit: Edit = { kind: 'insert', items, entries: [], joined };
+  return { edit, tail };
+}
+
+const THREADED = ['clevis-folded-1', 'bead-brass-3', 'weight-barrel-brass-5'].map((each) => part(each));
+const RHO = 998;
+const RING = part('ring-k2');
+const HOOK = part('hook-treble-6');
+const BENT = demoLure('torvane-lanes').build.carrier;
+
+/** A demo lure with up to five carriers joined, each to an end or a ring of any before it. */
+const anyTree = fc
+  .tuple(
+    fc.constantFrom('hovna-lantern', 'torvane-lanes', 'stolk-kettle', 'suvra-needle'),
+    fc.array(
+      fc.record({
+        on: fc.nat(50),
+        isBent: fc.boolean(),
+        threaded: fc.array(fc.constantFrom(...THREADED), { maxLength: 4 }),
+        hasHook: fc.boolean(),
+        freeRoomM: fc.double({ min: 0.0001, max: 0.01, noNaN: true }),
+      }),
+      { minLength: 1, maxLength: 5 },
+    ),
+  )
+  .map(([slug, wanted]) => {
+    let lure = demoLure(slug);
+    const joints: Joint[] = [{ on: 'end', carrier: FIRST_CARRIER, end: 'tail' }];
+    for (const { id: ring, part: each } of Object.values(lure.build.items)) {
+      if (each.kind === 'splitRing') joints.push({ on: 'item', item: ring });
+    }
+    wanted.forEach(({ on, isBent, threaded, hasHook, freeRoomM }, n) => {
+      const name = id(`wire-${n + 2}`);
+      const joint = joints[on % joints.length] ?? fail('a joint');
+      const { edit, tail } = joining(lure, name, joint, {
+        carrier: isBent ? BENT : straight(freeRoomM),
+        threaded,
+        hung: hasHook ? [RING, HOOK] : [RING],
+      });
+      lure = edited(lure, edit);
+      joints.push({ on: 'end', carrier: name, end: 'tail' }, { on: 'item', item: tail[0] ?? fail('a ring') });
+    });
+    return lure;
+  });
+
+/** Where a joined carrier's own bearing point came to lie. */
+function ownPoint(layout: Layout, carrier: Carrier, name: CarrierId) {
+  const laid = layout.carriers.find((each) => each.id === name) ?? fail(`${name} is laid`);
+  return carrierRoom(carrier).hangsBy === 'tie' ? laid.lines.tie : pointOn(laid.lines.run, carrier.wire.diameterM);
+}
+
+describe('any tree of carriers', () => {
+  it('lies on what holds it, weighs what is in it, and has finite figures, findings and a file', () => {
+    let joinedSeen = 0;
+    fc.assert(
+      fc.property(anyTree, (lure) => {
+        const { build } = lure;
+        joinedSeen += build.joined.length;
+        expect(structureProblem(build)).toBeNull();
+        const layout = layOut(build);
+        expect(layout.carriers).toHaveLength(build.joined.length + 1);
+        expect([layout.x0M, layout.x1M, layout.y0M, layout.y1M].every(Number.isFinite)).toBe(true);
+        for (const { id: name, carrier, joint } of build.joined) {
+          const own = ownPoint(layout, carrier, name);
+          const holder = layout.off.find(({ item }) => joint.on === 'item' && item.id === joint.item);
+          const laid = layout.carriers.find((each) => joint.on === 'end' && each.id === joint.carrier);
+          // On a ring it bears no further off than the ring is wide, at a loop within the loop.
+          const at = laid ? pointOn(laid.lines.trail, laid.tail.x1M) : null;
+          if (at) expect(Math.hypot(own.xM - at.xM, own.yM - at.yM)).toBeLessThan(0.002);
+          else expect(holder).toBeDefined();
+        }
+        const massKg = bodiesOf(build, layout).reduce((sum, body) => sum + body.massKg, 0);
+        expect(massKg).toBeCloseTo(lureMass(build), 9);
+        const { at } = rides(build, LAKE_WATER, [0.6, 1]);
+        for (const { trim, thumpNs } of at) {
+          expect([trim.pitchRad, trim.dragN, trim.liftN, thumpNs].every(Number.isFinite)).toBe(true);
+        }
+        expect(findings(lure).every(({ key }) => key.length > 0)).toBe(true);
+        expect(readLureFile(writeLureFile(lure))).toEqual({ ok: true, lure });
+      }),
+      { numRuns: 25, seed: 20261128 },
+    );
+    expect(joinedSeen).toBeGreaterThan(40);
+  });
+
+  it('each is edited like the first, and undone exactly; what is taken off takes along all that hangs on it', () => {
+    fc.assert(
+      fc.property(anyTree, fc.nat(20), (lure, n) => {
+        const strung = lure.build.joined[n % lure.build.joined.length] ?? fail('a joined carrier');
+        const on = strung.id;
+        const bead = threadParts(lure.build, part('bead-brass-3'), 0);
+        if (bead.kind !== 'insert') throw new Error('threading inserts');
+        const items = Object.values(lure.build.items);
+        const gone = hangingOn(lure.build, (items[n % items.length] ?? fail('an item')).id);
+        const edits: readonly Edit[] = [
+          { ...bead, entries: bead.entries.map((entry) => ({ ...entry, on })) },
+          { kind: 'carrier', on, changes: { tail: { form: 'plain' } } },
+          { kind: 'carry', on, carrier: straight() },
+          { kind: 'remove', ...gone },
+        ];
+        for (const edit of edits) {
+          const applied = applyEdits(lure, [edit]);
+          if (!applied.ok) throw new Error(`${edit.kind}: ${JSON.stringify(applied.refusal)}`);
+          expect(applied.lure).not.toEqual(lure);
+          const back = applyEdits(applied.lure, applied.inverse);
+          expect(back).toMatchObject({ ok: true });
+          if (back.ok) expect(back.lure).toEqual(lure);
+        }
+      }),
+      { numRuns: 60, seed: 20261129 },
+    );
+  });
+
+  it('what could not be is refused by name', () => {
+    const lure = demoLure('hovna-lantern');
+    const wanted = { carrier: straight(), threaded: [], hung: [RING] };
+    const refusal = (joint: Joint, name = id('wire-2')) => {
+      const applied = applyEdits(lure, [joining(lure, name, joint, wanted).edit]);
+      return applied.ok ? null : applied.refusal;
+    };
+    expect(refusal({ on: 'end', carrier: FIRST_CARRIER, end: 'tail' })).toBeNull();
+    expect(refusal({ on: 'end', carrier: id('wire-7'), end: 'tail' })).toMatchObject({ code: 'unknownCarrier' });
+    expect(refusal({ on: 'item', item: itemId('blade-1') })).toMatchObject({ code: 'cannotJoin', on: 'blade-1' });
+    expect(refusal({ on: 'end', carrier: id('wire-2'), end: 'tail' })).toMatchObject({ code: 'joinsItself' });
+    expect(refusal({ on: 'end', carrier: FIRST_CARRIER, end: 'tail' }, FIRST_CARRIER)).toMatchObject({
+      code: 'carrierExists',
+    });
+  });
+});
+
+describe('a spinner in two pieces: two wires joined by a ring', () => {
+  const bare = edited(demoLure('suvra-needle'));
+  const ring = Object.values(bare.build.items).find(({ part: { kind } }) => kind === 'splitRing') ?? fail('a ring');
+  const { edit } = joining(
+    bare,
+    id('wire-2'),
+    { on: 'item', item: ring.id },
+    {
+      carrier: straight(),
+      threaded: [part('weight-barrel-brass-5')],
+      hung: [RING, HOOK],
+    },
+  );
+  const two = edited(bare, edit);
+
+  it('hangs behind, is as heavy as its parts and its two wires, and runs deeper for the weight', () => {
+    const [first, second] = layOut(two.build).carriers;
+    expect(second?.behind).toEqual([FIRST_CARRIER]);
+    expect(second?.fromM).toBeGreaterThan(first?.tail.x0M ?? Infinity);
+    const addedKg = lureMass(two.build) - lureMass(bare.build);
+    const partsKg = [part('weight-barrel-brass-5'), RING, HOOK].reduce((sum, each) => sum + each.massKg, 0);
+    expect(addedKg).toBeGreaterThan(partsKg);
+    expect(addedKg).toBeLessThan(partsKg + 0.001);
+    const sinks = (lure: Lure) => rides(lure.build, LAKE_WATER, [0.6]).sinkingN;
+    expect(sinks(two)).toBeGreaterThan(sinks(bare));
+  });
+
+  it('of a blade on the rear wire the front one takes as much water as of one as far behind on its own', () => {
+    const clevis = part('clevis-folded-1');
+    const tandem = edited(
+      bare,
+      joining(
+        bare,
+        id('wire-2'),
+        { on: 'item', item: ring.id },
+        {
+          carrier: straight(),
+          threaded: [clevis],
+          hung: [RING],
+        },
+      ).edit,
+    );
+    const [front, rear] = turnAll(spinners(tandem.build, RHO), RHO, [0.8]);
+    const [first] = front?.outcomes ?? [];
+    if (!front || !rear || first?.outcome !== 'turning') throw new Error('two blades, the front one turning');
+    const behindM = rear.spinner.at.xM - front.spinner.at.xM;
+    expect(rear.spinner.placeM - front.spinner.placeM).toBeCloseTo(behindM, 9);
+    expect(behindM).toBeGreaterThan(0.02);
+    const passed = 1 - wakeDeficit(first, behindM, rear.spinner.meetsWakeAtM);
+    expect(rear.localSpeedsMps[0]).toBeCloseTo(0.8 * passed, 9);
+    expect(passed).toBeLessThan(0.99);
+    expect(front.localSpeedsMps[0]).toBeCloseTo(0.8, 12);
+  });
+});
+
+describe('lures of families to come need no branch outside the room of their carrier', () => {
+  it('a blade ahead of a spinnerbait: it hangs by its tie, its arm is the one that shakes, its blades meet the wake', () => {
+    const bait = demoLure('torvane-lanes');
+    const front = edited(demoLure('suvra-needle'));
+    const ring = Object.values(front.build.items).find(({ part: { kind } }) => kind === 'splitRing') ?? fail('a ring');
+    const name = id('wire-2');
+    // The bait's own pieces under new numbers, so that none is taken twice.
+    const renamed = new Map(
+      Object.keys(bait.build.items).map((old, n) => [old, itemId(`${old.split('-')[0] ?? 'x'}-${n + 50}`)]),
+    );
+    const to = (old: ItemId) => renamed.get(old) ?? fail(`${old} is renamed`);
+    const moved = (seat: Seat): Seat =>
+      seat.on === 'item' ? { ...seat, item: to(seat.item) } : seat.on === 'strand' ? seat : { ...seat, carrier: name };
+    const items = Object.values(bait.build.items).map((item) => ({ ...item, id: to(item.id), seat: moved(item.seat) }));
+    const strand = bait.build.strand.map((entry) => ({ ...entry, item: to(entry.item) }));
+    const both = edited(front, {
+      kind: 'insert',
+      items,
+      entries: [],
+      joined: [
+        { index: 0, joined: { id: name, joint: { on: 'item', item: ring.id }, carrier: bait.build.carrier, strand } },
+      ],
+    });
+    const said = predict(both.build, LAKE_WATER, [0.9]);
+    expect(said.arm.outcome).toBe('arm');
+    expect(said.arm).toMatchObject({ arm: { lengthM: expect.any(Number) as number } });
+    const baitBlade = Object.values(bait.build.items).find(({ part: { kind } }) => kind === 'blade') ?? fail('a blade');
+    const meets = (lure: Lure, station: ItemId) =>
+      turnAll(spinners(lure.build, RHO), RHO, [0.9]).find(({ spinner }) => spinner.station === station)
+        ?.localSpeedsMps[0] ?? fail('it turns');
+    // The front blade's wake goes on along what hangs behind it.
+    expect(meets(both, to(baitBlade.id))).toBeLessThan(0.995 * meets(bait, baitBlade.id));
+    expect(lureMass(both.build)).toBeCloseTo(lureMass(front.build) + lureMass(bait.build), 9);
+  });
+
+  it('two hooks snelled on a line behind a blade, the line a carrier that only its own room knows', () => {
+    const LINE = 'trialLine';
+    const lineRoom: CarrierRoom<StraightWire> = {
+      ...straightWireRoom,
+      isAsLongAsItsStack: false,
+      runM: ({ freeRoomM }) => freeRoomM,
+      terms: ({ freeRoomM }) => [{ code: 'straight', lengthM: freeRoomM }],
+    };
+    const rooms = CARRIERS as unknown as Record<string, CarrierRoom<StraightWire>>;
+    rooms[LINE] = lineRoom;
+    try {
+      const line = (lengthM: number) =>
+        ({
+          kind: LINE,
+          wire: { ...WIRE, material: 'polyester', diameterM: 0.0004, massKg: 0.0001 },
+          nose: { form: 'plain' },
+          tail: { form: 'plain' },
+          freeRoomM: lengthM,
+        }) as unknown as Carrier;
+      const spinner = demoLure('suvra-needle');
+      let lure = spinner;
+      const add = (name: CarrierId, lengthM: number) => {
+        const { items, ...edit } = joining(
+          lure,
+          name,
+          { on: 'end', carrier: FIRST_CARRIER, end: 'tail' },
+          { carrier: line(lengthM), threaded: [], hung: [HOOK] },
+        ).edit as Extract<Edit, { kind: 'insert' }>;
+        // The file's schema knows no such carrier yet, the core needs nothing else of it.
+        const { build } = lure;
+        const joined = [...build.joined, ...(edit.joined ?? []).map((each) => each.joined)];
+        const added = Object.fromEntries(items.map((each) => [each.id, each]));
+        lure = { ...lure, build: { ...build, items: { ...build.items, ...added }, joined } };
+        return items[0]?.id ?? fail('a hook');
+      };
+      const near = add(id('snell-1'), 0.02);
+      const far = add(id('snell-2'), 0.06);
+      expect(structureProblem(lure.build)).toBeNull();
+      const layout = layOut(lure.build);
+      const x = (hook: ItemId) => layout.off.find(({ item }) => item.id === hook)?.x0M ?? fail('it is placed');
+      expect(x(far) - x(near)).toBeCloseTo(0.04, 9);
+      expect(carriersOf(lure.build).map(({ id: each }) => each)).toEqual(['wire-1', 'snell-1', 'snell-2']);
+      const linesKg = 0.08 * (0.0001 / WIRE.stockLengthM);
+      expect(lureMass(lure.build)).toBeCloseTo(lureMass(spinner.build) + 2 * HOOK.massKg + linesKg, 9);
+      const { rides: said, spin } = predict(lure.build, LAKE_WATER, [0.8]);
+      expect(said[0]?.outcome).toBe('rides');
+      expect(spin.blades).toHaveLength(predict(spinner.build, LAKE_WATER, [0.8]).spin.blades.length);
+      expect(findings(lure).length).toBeGreaterThan(0);
+    } finally {
+      Reflect.deleteProperty(rooms, LINE);
+    }
+  });
+});
