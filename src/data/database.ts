@@ -7,7 +7,8 @@
  */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import { readHistory } from '../core/lure/record';
-import { LURE_VERSION } from '../core/lure/migrate';
+import { migrateLure } from '../core/lure/migrate';
+import { plainDataProblem } from '../core/plain-data';
 import { StorageError } from './failure';
 import { rowsOf } from './lure-rows';
 import { renewStorage } from './renew-storage';
@@ -36,7 +37,9 @@ interface OldLure {
 }
 
 const DATABASE_NAME = 'mazurka';
-const SCHEMA_VERSION = 5;
+const SCHEMA_VERSION = 6;
+/** The shape of a lure that records without a note of it had when the fifth schema came. */
+const SHAPE_BEFORE_FIFTH = 3;
 /** Dexie keeps ten steps of the browser's own version number for each of its own. */
 const STEPS_PER_VERSION = 10;
 
@@ -67,9 +70,8 @@ export class MazurkaDatabase extends Dexie {
       .stores({ shelf: 'id, changedAt' })
       .upgrade((transaction) => noteShape(transaction, 2));
     this.version(4).stores({ runs: 'id, lureId, changedAt', photos: 'id, runId' });
-    this.version(SCHEMA_VERSION)
-      .stores({ versions: 'id', changes: '[lure+seq]', setAside: '++n' })
-      .upgrade(splitRecords);
+    this.version(5).stores({ versions: 'id', changes: '[lure+seq]', setAside: '++n' }).upgrade(splitRecords);
+    this.version(SCHEMA_VERSION).upgrade(joinCarriers);
     this.on('close', () => {
       this.isSuspect = true;
     });
@@ -119,7 +121,7 @@ async function splitRecords(transaction: Transaction) {
   for (const id of await lures.toCollection().primaryKeys()) {
     const old = (await lures.get(id)) as OldLure | undefined;
     if (!old) continue;
-    const version = old.version ?? LURE_VERSION;
+    const version = old.version ?? SHAPE_BEFORE_FIFTH;
     const read = readHistory(old.history, version);
     if (!read.ok || read.history.lure.id !== id) {
       await transaction.table<SetAside>('setAside').add({ id, version, history: old.history });
@@ -139,4 +141,24 @@ async function splitRecords(transaction: Transaction) {
     .modify((row) => {
       row.birth = newBirth();
     });
+}
+
+/** Brings every build, wherever it stands, from shape 3 to shape 4; what is no plain data is left as it is. */
+async function joinCarriers(transaction: Transaction) {
+  const brought = (value: unknown) =>
+    plainDataProblem(value) === null ? migrateLure(value, SHAPE_BEFORE_FIFTH) : value;
+  const each = <Row>(table: string, bring: (row: Row) => void) =>
+    transaction.table<Row>(table).toCollection().modify(bring);
+  await each<StoredLure>('lures', (row) => {
+    row.lure = brought(row.lure);
+  });
+  await each<StoredVersions>('versions', (row) => {
+    row.versions = brought(row.versions);
+  });
+  await each<StoredChange>('changes', (row) => {
+    row.change = brought(row.change);
+  });
+  await each<StoredRun>('runs', (row) => {
+    row.run = brought(row.run);
+  });
 }

@@ -4,7 +4,8 @@
  */
 import { formedLength } from '../parts/formed-wire';
 import type { Wire } from '../parts/kinds/wire';
-import { cutLengths, wireCut } from './lengths';
+import { layOut } from './layout';
+import { carrierCut, cutLengths, wireCut } from './lengths';
 import type { Build, Item, ItemId } from './lure';
 
 export type Cost =
@@ -37,6 +38,7 @@ export function costOfChange(from: Build, to: Build): Cost[] {
   const isRebent = JSON.stringify(from.carrier) !== JSON.stringify(to.carrier);
   if (loosens && isRestrung) costs.push({ code: 'opensEndLoop' });
   if (loosens && isRebent) costs.push({ code: 'bendsWire' });
+  costs.push(...newJoined(from, to));
   if (!loosens && (isRestrung || isRebent)) {
     costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
     return [...costs, ...tiesAgain(changed, heldBy)];
@@ -52,6 +54,20 @@ export function costOfChange(from: Build, to: Build): Cost[] {
   const byHand = changed.filter((id) => heldBy(id).includes('hand'));
   if (byHand.length > 0) costs.push({ code: 'slipsOff', items: byHand });
   return [...costs, ...tiesAgain(changed, heldBy)];
+}
+
+/** Joined carriers that have to be made anew, each from its own wire. */
+function newJoined(from: Build, to: Build): Cost[] {
+  const made = to.joined.filter((each) => {
+    const before = from.joined.find(({ id }) => id === each.id);
+    return JSON.stringify(before) !== JSON.stringify(each);
+  });
+  if (made.length === 0) return [];
+  const { carriers } = layOut(to);
+  return made.flatMap((each): Cost[] => {
+    const laid = carriers.find(({ id }) => id === each.id);
+    return laid ? [{ code: 'cutsWire', wire: each.carrier.wire, newLengthM: carrierCut(each, laid).cutM }] : [];
+  });
 }
 
 function tiesAgain(changed: readonly ItemId[], heldBy: (id: ItemId) => string[]): Cost[] {

@@ -38,6 +38,8 @@ export type NoWay =
   | { readonly code: 'closedEye'; readonly item: ItemId; readonly on: ItemId }
   /** In a loop that the wire does not have. */
   | { readonly code: 'noLoop'; readonly item: ItemId }
+  /** Its second wire is another piece of work: order of work is known for one carrier. */
+  | { readonly code: 'severalCarriers'; readonly count: number }
   /** Each of these waits for another of them. */
   | { readonly code: 'stuck'; readonly doings: readonly Doing[] };
 
@@ -61,6 +63,7 @@ const WAYS: Readonly<Record<Build['carrier']['kind'], readonly End[]>> = {
 };
 
 export function planMake(build: Build): Plan {
+  if (build.joined.length > 0) return noWay({ code: 'severalCarriers', count: build.joined.length + 1 });
   const [closed] = closedEyes(build);
   if (closed?.seat.on === 'item') return noWay({ code: 'closedEye', item: closed.id, on: closed.seat.item });
   const loopless = Object.values(build.items).find(
