@@ -5,6 +5,7 @@ import type { Finding } from '../core/lure/finding';
 import type { Layout } from '../core/lure/layout';
 import type { Build } from '../core/lure/lure';
 import { showLength, type UnitSystem } from '../core/units/write';
+import { poseOf } from '../core/lure/placed';
 import { drawElevation, linePose, type DrawnThing, type PagePose, type Pick } from './drawn-things';
 import { paintThings } from './paint-canvas';
 import { Rule } from './Rule';
@@ -70,6 +71,7 @@ export function Elevation(props: ElevationProps) {
         <FreeRoom layout={layout} view={view} system={system} />
         {hung.map((motion, i) => (
           <RestReach
+            layout={layout}
             key={motion.station}
             motion={motion}
             lane={hung.length - 1 - i}
@@ -208,12 +210,14 @@ function SweepHit({ motion, pxPerMm }: { readonly motion: Motion; readonly pxPer
 
 /** Where the tip comes to when the blade lies back, and the gap from there to the hook. */
 function RestReach({
+  layout,
   motion,
   lane,
   findings,
   view,
   system,
 }: {
+  readonly layout: Layout;
   readonly motion: Motion;
   /** Blades on one wire are measured one above the other. */
   readonly lane: number;
@@ -227,8 +231,9 @@ function RestReach({
     .filter((finding) => finding.posture === 'rest' && finding.items[0] === station)
     .sort((a, b) => a.clearanceM - b.clearanceM)[0];
   const y = view.heightPx - 52 - lane * 30;
-  const tipM = holeM + reachM;
-  const [hole, tip] = [view.toX(holeM), view.toX(tipM)];
+  const holeAtM = poseOf(layout, motion.line).xM + holeM;
+  const tipM = holeAtM + reachM;
+  const [hole, tip] = [view.toX(holeAtM), view.toX(tipM)];
   return (
     <g className="text-ink-soft" aria-hidden>
       <g stroke="currentColor" strokeWidth={1.2}>

@@ -1,4 +1,5 @@
 /** The lure as it stands after a step of making, with what the step put on marked. */
+import { carrierRoom } from '../core/lure/carriers/carrier';
 import { hookLimb } from '../core/parts/hook-form';
 import { outsideRadius } from '../core/lure/outside-radius';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
@@ -63,7 +64,7 @@ function sceneOn(piece: Workpiece, step: MakeStep, capped: readonly ItemId[]): S
   const skirts = layout.off.flatMap(({ item }) =>
     item.part.kind === 'skirt' ? boxesOfItem(build, lure, item.id) : [],
   );
-  const far = build.carrier.kind === 'straightWire' ? layout.nose.x0M : layout.tail.x1M;
+  const far = carrierRoom(build.carrier).isAsLongAsItsStack ? layout.nose.x0M : layout.tail.x1M;
   const end = pointOn(layout.lines.run, far);
   return {
     lure,

@@ -3,6 +3,7 @@
  * its bend allowance; the form it takes; and the bar that shows whether the printer kept the size. Everything is lines and
  * words in millimetres, x right and y down; the page, the SVG, the PDF and the DXF are made from the same ones.
  */
+import { wireEnd } from '../core/lure/carriers/carrier';
 import type { WireEnd } from '../core/parts/wire-form';
 import { wireStretches } from '../core/lure/bend-marks';
 import { wireCut } from '../core/lure/lengths';
@@ -227,7 +228,8 @@ function middleLine({ build }: Lure, layout: Layout): Point[] {
   );
   const shaft = layout.path ? [onRun(layout.shaft.x1M)] : [onRun(layout.shaft.x0M), onRun(layout.shaft.x1M)];
   const d = carrier.wire.diameterM;
-  const noseLoop = carrier.kind === 'straightWire' ? loop(carrier.nose, d, layout.shaft.x0M, -1) : [];
+  // A nose that is in its head has no loop.
+  const noseLoop = loop(wireEnd(carrier, 'nose'), d, layout.shaft.x0M, -1);
   const tailLoop = loop(carrier.tail, d, layout.shaft.x1M, 1);
   return [
     ...noseLoop.toReversed().map(([alongM, upM]) => onRun(alongM, upM)),

@@ -1,4 +1,5 @@
 /** Findings, repairs, refusals and costs as sentences. */
+import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
 import type { Cost } from '../core/lure/cost';
 import type { Finding, Repair } from '../core/lure/finding';
@@ -165,13 +166,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'Its hollow faces away from the body; the cup then catches no water.',
       };
     case 'wrongWire':
-      return finding.wants === 'bentWire'
-        ? {
-            title: 'On a straight wire',
-            figure: '',
-            why: 'A spinnerbait or buzzbait is built on a bent wire: head and hook on one arm, blades on the other.',
-          }
-        : { title: 'On a bent wire', figure: '', why: 'An inline spinner is built on a straight wire.' };
+      return { ...CARRIER_WORDS[finding.wants].wanted, figure: '' };
     case 'impossibleMeasure': {
       const [less, than] = [MEASURE_WORDS[finding.less], MEASURE_WORDS[finding.than]];
       return {

@@ -4,7 +4,8 @@ import { itemsOf, type Doing } from '../core/make/doing';
 import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/operation';
 import type { MakeStep, NoWay } from '../core/make/plan';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
-import { wireEnd } from '../core/lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../core/lure/carriers/carrier';
+import { CARRIER_WORDS } from './carrier-words';
 import { stateOf } from '../core/lure/item-state';
 import { cutLengths } from '../core/lure/lengths';
 import type { Part } from '../core/parts/part';
@@ -123,7 +124,7 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
       };
     case 'takeFrame': {
       const head = doing.head ? ` with its ${name(doing.head)}` : '';
-      const frame = carrier.kind === 'bentWire' && carrier.bought ? carrier.bought.name.toLowerCase() : 'frame';
+      const frame = carrierRoom(carrier).bought(carrier)?.name.toLowerCase() ?? 'frame';
       return { what: `Take the ${frame}${head}.`, how: 'Its end stays straight until all is threaded.' };
     }
     case 'bendWire':
@@ -314,7 +315,8 @@ function closeHow(build: Build, end: End): string {
 }
 
 function endName({ carrier }: Build, end: End): string {
-  return end === 'nose' ? 'line tie' : carrier.kind === 'bentWire' ? 'end loop' : 'tail loop';
+  const { tie, tailLoop } = CARRIER_WORDS[carrier.kind];
+  return end === 'nose' ? tie : tailLoop;
 }
 
 /** `the bead, the blade and the ring` without its first article. */

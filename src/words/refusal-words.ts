@@ -1,6 +1,7 @@
 /** Why a change cannot be, in a sentence. */
 import { never } from '../core/never';
 import type { Bounded, Refusal } from '../core/lure/structure';
+import { CARRIER_WORDS } from './carrier-words';
 import { KIND_WORDS } from './part-words';
 
 const BEYOND_WORDS: Readonly<Record<Bounded, (most: number) => string>> = {
@@ -68,9 +69,7 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
     case 'wrongState':
       return `${refusal.item} is a ${KIND_WORDS[refusal.kind].one}: what is set of it here belongs to another kind of part.`;
     case 'notOfThisWire':
-      return refusal.carrier === 'straightWire'
-        ? 'This wire is straight: it has no bends and no arm.'
-        : 'This wire is bent: its nose is in its head and its arm is as long as it was bent.';
+      return CARRIER_WORDS[refusal.carrier].hasNot;
     case 'swapKind':
       return `A ${KIND_WORDS[refusal.from].one} can only be swapped for another ${KIND_WORDS[refusal.from].one}.`;
     case 'beyondBounds':

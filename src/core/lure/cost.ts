@@ -2,8 +2,8 @@
  * What a change costs on a lure that is already made: the difference between the build on the bench and the one wanted.
  * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
  */
-import { formedLength } from '../parts/formed-wire';
 import type { Wire } from '../parts/kinds/wire';
+import { opensAgain } from './carriers/carrier';
 import { layOut } from './layout';
 import { carrierCut, cutLengths, wireCut } from './lengths';
 import type { Build, Item, ItemId } from './lure';
@@ -90,17 +90,6 @@ function physical(item: Item | undefined) {
 function isTube(items: readonly Item[]): boolean {
   return items.every(({ part }) => part.kind === 'shrinkTube');
 }
-
-/** A bent wire whose end is not wrapped comes open again, as long as no more wire is wanted than there is. */
-function opensAgain(from: Build['carrier'], to: Build['carrier']): boolean {
-  if (from.kind !== 'bentWire' || to.kind !== 'bentWire') return false;
-  const isSameWire = from.wire.id === to.wire.id && from.wire.diameterM === to.wire.diameterM;
-  const isEnough = formedLength(to, to.wire.diameterM) <= formedLength(from, from.wire.diameterM) + SPARE_WIRE_M;
-  return isSameWire && isEnough && from.tail.form !== 'wrappedLoop';
-}
-
-/** A bend moved along a wire asks for this little more or less. Trade estimate. */
-const SPARE_WIRE_M = 0.001;
 
 /** What has to give for this item to come off. */
 function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {

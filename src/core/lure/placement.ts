@@ -1,6 +1,7 @@
 /** What a part is wanted for: which place it takes, which edits put it there, whether it fits. */
 import type { Part } from '../parts/part';
 import type { Frame } from '../parts/kinds/frame';
+import { carrierOfFrame } from './carriers/bent-wire';
 import type { Edit } from './edit';
 import { seatPart, threadParts } from './editing';
 import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Misfit, type Place } from './fit';
@@ -75,15 +76,14 @@ export function misfitsInPlace(build: Build, placement: Placement, parts: readon
 
 /** A bought frame in place of the wire: its head and hook come with it, what was on the old head's collar and hook moves over. */
 function takeFrame(build: Build, frame: Frame): Edit[] {
-  const { wire, form, head, hook, id, name, maker } = frame;
-  const carrier = { kind: 'bentWire' as const, wire, ...form, bought: { id, name, maker } };
+  const { head, hook } = frame;
   const [oldHead] = childrenOf(build, 'nose');
   const oldHook = oldHead ? childrenOf(build, oldHead.id).find(({ part }) => part.kind === 'hook') : undefined;
   const put = (old: Item | undefined, part: Part, seat: Exclude<Seat, { on: 'strand' }>): Edit =>
     old ? { kind: 'swapPart', item: old.id, part } : seatPart(build, part, seat);
   const headId = oldHead?.id ?? newItemId(build, head.kind);
   return [
-    { kind: 'carry', carrier },
+    { kind: 'carry', carrier: carrierOfFrame(frame) },
     put(oldHead, head, { on: 'end', end: 'nose' }),
     put(oldHook, hook, { on: 'item', item: headId, how: 'moulded' }),
   ];

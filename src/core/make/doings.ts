@@ -2,7 +2,7 @@
 import { strandIndexes, legsTogether } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../lure/lure';
-import { wireEnd } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
 import type { Doing } from './doing';
 import { placeOf, type Goal } from './goal';
 import { heldInLoop } from './wire-operations';
@@ -26,12 +26,12 @@ function wireDoings(goal: Goal): Doing[] {
   const [head = null] = childrenOf(goal.build, 'nose').filter(({ part }) => part.kind === 'head');
   const cast = head ? childrenOf(goal.build, head.id).find(({ part }) => part.kind === 'hook') : undefined;
   const hook = cast?.id ?? null;
-  if (carrier.kind === 'straightWire')
-    return [{ op: 'cutWire' }, ...endDoings(goal, 'tail'), ...endDoings(goal, 'nose')];
-  if (carrier.bought) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endDoings(goal, 'tail')];
+  const room = carrierRoom(carrier);
+  if (!room.castsNose) return [{ op: 'cutWire' }, ...endDoings(goal, 'tail'), ...endDoings(goal, 'nose')];
+  if (!room.isCut(carrier)) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endDoings(goal, 'tail')];
   return [
     { op: 'cutWire' },
-    ...(carrier.sections.length > 0 ? [{ op: 'bendWire' } as const] : []),
+    ...(room.bends(carrier) === null ? [] : [{ op: 'bendWire' } as const]),
     ...(head ? [{ op: 'castHead', head: head.id, hook } as const] : []),
     ...endDoings(goal, 'tail'),
   ];

@@ -1,4 +1,5 @@
 /** Facts as operations state them. */
+import { carrierRoom } from '../lure/carriers/carrier';
 import type { Item, ItemId } from '../lure/lure';
 import type { Goal } from './goal';
 import type { About, Fact, Facts } from './operation';
@@ -24,5 +25,5 @@ export function factsOfPiece({ id, part, seat }: Item): Fact[] {
 
 /** What is strung on a bent wire goes on after its bends are in it. */
 export function bentFirst({ build: { carrier } }: Goal): Fact[] {
-  return carrier.kind === 'bentWire' && carrier.sections.length > 0 ? ['bent'] : [];
+  return carrierRoom(carrier).bends(carrier) === null ? [] : ['bent'];
 }

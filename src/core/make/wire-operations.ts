@@ -167,7 +167,7 @@ function cast(hook: ItemId | null): Fact[] {
 }
 
 function bendsIn({ build: { carrier } }: Goal): number {
-  return carrier.kind === 'bentWire' ? carrier.sections.filter(({ section }) => section !== 'straight').length : 0;
+  return carrierRoom(carrier).bends(carrier) ?? 0;
 }
 
 /** A loop that closes the strand: what is looked at for the last time. */
@@ -196,9 +196,8 @@ function loopAmounts(end: End, { build: { carrier } }: Goal): Amount[] {
 
 /** Room to leave on a straight wire when its last loop closes. */
 function playAt(end: End, { build: { carrier, strand }, over }: Goal): Amount[] {
-  return carrier.kind === 'straightWire' && end === over && strand.length > 0
-    ? [{ of: 'play', lengthM: carrier.freeRoomM }]
-    : [];
+  const playM = carrierRoom(carrier).playM(carrier);
+  return playM !== null && end === over && strand.length > 0 ? [{ of: 'play', lengthM: playM }] : [];
 }
 
 /** What has to hang in a loop before it closes. */

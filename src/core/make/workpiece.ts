@@ -2,12 +2,11 @@
  * The lure as it stands in the middle of being made: what is on the wire, and beside it the pieces that were worked on but
  * do not hang on it yet. A clevis that has one leg on the wire stands in the strand once.
  */
-import { wireInEnd } from '../parts/formed-wire';
 import type { WireEnd } from '../parts/wire-form';
 import { roomOf, type ItemState } from '../parts/part';
 import { layOut } from '../lure/layout';
 import { itemOf, type Build, type End, type Item, type ItemId, type StrandEntry } from '../lure/lure';
-import { wireEnd, type Carrier } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd, type Carrier } from '../lure/carriers/carrier';
 import type { Goal } from './goal';
 
 export interface Workpiece {
@@ -25,10 +24,7 @@ export interface AsidePiece {
 export function bareWire({ build, cuts }: Goal): Workpiece {
   const { carrier } = build;
   const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? 0;
-  const bare: Carrier =
-    carrier.kind === 'straightWire'
-      ? { ...carrier, nose: { form: 'plain' }, tail: { form: 'plain' }, freeRoomM: cutM }
-      : { ...carrier, startRad: 0, sections: [], armM: cutM, tail: { form: 'plain' }, bought: null };
+  const bare = carrierRoom(carrier).bare(carrier, cutM);
   return { build: { carrier: bare, items: {}, strand: [], joined: [] }, aside: [] };
 }
 
@@ -116,25 +112,15 @@ function withEnd(piece: Workpiece, end: End, form: WireEnd): Workpiece {
 
 /** The wire that is still bare: what was cut less what is formed and strung. Done when nothing is left to do it is the goal's own. */
 export function settleWire(goal: Goal, piece: Workpiece): Workpiece {
-  const { carrier } = piece.build;
+  const { carrier, strand } = piece.build;
   const wanted = goal.build.carrier;
-  if (carrier.kind === 'bentWire' && wanted.kind === 'bentWire') {
-    if (carrier.sections.length < wanted.sections.length) return piece;
-    const isOpen = carrier.tail.form === 'plain' && wanted.tail.form !== 'plain';
-    const armM = wanted.armM + (isOpen ? wireInEnd(wanted.tail, wanted.wire.diameterM) : 0);
-    return { ...piece, build: { ...piece.build, carrier: { ...carrier, armM } } };
-  }
-  if (carrier.kind !== 'straightWire' || wanted.kind !== 'straightWire') return piece;
-  const isStrung = piece.build.strand.length === goal.build.strand.length;
-  const isFormed = (['nose', 'tail'] as const).every((end) => carrier[end].form === wanted[end].form);
+  if (carrier.kind !== wanted.kind) return piece;
   const wire = goal.cuts.find(({ of }) => of === 'wire');
-  const used = (wire?.terms ?? []).reduce(
-    (sum, term) => sum + ('end' in term && carrier[term.end].form !== 'plain' ? term.lengthM : 0),
-    0,
-  );
-  const freeRoomM =
-    isStrung && isFormed
-      ? wanted.freeRoomM
-      : Math.max((wire?.cutM ?? 0) - used - layOut(piece.build).stackM, wanted.freeRoomM);
-  return { ...piece, build: { ...piece.build, carrier: { ...carrier, freeRoomM } } };
+  const settled = carrierRoom(carrier).settled(carrier, wanted, {
+    cutM: wire?.cutM ?? 0,
+    terms: wire?.terms ?? [],
+    stackM: layOut(piece.build).stackM,
+    isStrung: strand.length === goal.build.strand.length,
+  });
+  return { ...piece, build: { ...piece.build, carrier: settled } };
 }

@@ -1,4 +1,5 @@
 /** What moves each output of a lure most: what a builder or an angler has in hand, each made a tenth more, one at a time. */
+import { carrierRoom } from '../lure/carriers/carrier';
 import type { Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build, ItemId } from '../lure/lure';
@@ -84,7 +85,9 @@ function leversOf({ build, spinners }: Riding, speedMps: number): Lever[] {
     { lever: 'lineOut' },
     { lever: 'lineDiameter' },
     { lever: 'tipHeight' },
-    ...(build.carrier.kind === 'bentWire' ? [{ lever: 'wireDiameter' } as const, { lever: 'armLength' } as const] : []),
+    ...(carrierRoom(build.carrier).lengthened
+      ? [{ lever: 'wireDiameter' } as const, { lever: 'armLength' } as const]
+      : []),
     ...(ballast ? [{ lever: 'ballast', station: ballast } as const] : []),
     ...spinners.flatMap(({ station }) => [
       { lever: 'bladeSize', station } as const,
@@ -114,9 +117,7 @@ function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
         },
       };
     case 'armLength':
-      return carrier.kind === 'bentWire'
-        ? { ...same, build: { ...build, carrier: { ...carrier, armM: carrier.armM * MORE } } }
-        : same;
+      return { ...same, build: { ...build, carrier: carrierRoom(carrier).lengthened?.(carrier, MORE) ?? carrier } };
     case 'ballast':
       return { ...same, build: withPart(build, lever.station, (part) => heavier(part, MORE)) };
     case 'bladeSize':

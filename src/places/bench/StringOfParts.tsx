@@ -15,9 +15,10 @@ import clsx from 'clsx';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { moveRun } from '@/core/lure/editing';
 import type { Layout } from '@/core/lure/layout';
-import { poseOf, type Line } from '@/core/lure/placed';
+import { CARRIER_WORDS } from '@/words/carrier-words';
+import { lineOf, poseOf, type Line } from '@/core/lure/placed';
 import { type Build } from '@/core/lure/lure';
-import { wireEnd, type Carrier } from '@/core/lure/carriers/carrier';
+import { carrierRoom, wireEnd, type Carrier } from '@/core/lure/carriers/carrier';
 import { pointOn } from '@/core/lure/wire-path';
 import type { SpinSeat } from '@/core/lure/spin-seats';
 import { bladeReach } from '@/core/parts/outline';
@@ -149,9 +150,8 @@ export function StringOfParts(props: StringOfPartsProps) {
 }
 
 function endLabel(end: NonNullable<StringUnit['end']>, { carrier }: Build, system: UnitSystem): string {
-  if (end === 'tie') return 'line tie';
-  if (carrier.kind === 'bentWire' && end === 'nose') return 'nose of the wire';
-  const name = carrier.kind === 'bentWire' ? 'end of the arm' : end === 'nose' ? 'line tie loop' : 'tail loop';
+  const name = CARRIER_WORDS[carrier.kind][end];
+  if (end === 'tie' || (end === 'nose' && carrierRoom(carrier).castsNose)) return name;
   const form = wireEnd(carrier, end);
   switch (form.form) {
     case 'plain':
@@ -261,6 +261,11 @@ function StringBar({
       const { from, length } = unit.strand;
       const [first, last] = [layout.strand[from], layout.strand[from + length - 1]];
       return first && last ? across('run', first.x0M, last.x1M) : null;
+    }
+    for (const { id, strand } of layout.carriers) {
+      const own = strand.filter(({ item }) => item.id === unit.item?.id);
+      const [first, last] = [own[0], own.at(-1)];
+      if (first && last) return across(lineOf(id, 'run'), first.x0M, last.x1M);
     }
     const seat = seats.find(({ item }) => item.id === unit.item?.id);
     if (seat) return across(seat.line, seat.holeM, seat.holeM + bladeReach(seat.blade));

@@ -1,4 +1,5 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
+import { carrierRoom } from '@/core/lure/carriers/carrier';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { Placement } from '@/core/lure/placement';
 import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
@@ -96,7 +97,7 @@ export function partDeeds(
       else
         openPicker({
           placement: { put: 'wire' },
-          kinds: build.carrier.kind === 'bentWire' ? ['frame', 'wire'] : ['wire'],
+          kinds: carrierRoom(build.carrier).stock,
         });
     },
     move: (direction) => change('move', moves(direction)),

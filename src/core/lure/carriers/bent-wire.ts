@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { shortText } from '../../schema';
-import { wireIn } from '../../parts/formed-wire';
+import { formedLength, wireIn, wireInEnd } from '../../parts/formed-wire';
 import { partIdSchema } from '../../parts/kinds/common';
+import type { Frame } from '../../parts/kinds/frame';
 import { wireSchema } from '../../parts/kinds/wire';
 import { wireFormSchema, type Section } from '../../parts/wire-form';
 import type { LengthTerm } from '../length-term';
@@ -21,7 +22,15 @@ export type BentWire = z.infer<typeof bentWireSchema>;
 /** Wire that a builder casts into a head. Trade estimate. */
 const IN_HEAD_M = 0.012;
 
+/** A bend moved along a wire asks for this little more or less. Trade estimate. */
+const SPARE_WIRE_M = 0.001;
+
 const ORIGIN: Pose = { xM: 0, yM: 0, angleRad: 0 };
+
+/** A bought frame as the carrier it is. */
+export function carrierOfFrame({ wire, form, id, name, maker }: Frame): BentWire {
+  return { kind: 'bentWire', wire, ...form, bought: { id, name, maker } };
+}
 
 export function isTie(section: Section): boolean {
   return section.section === 'coil' || (section.section === 'bend' && section.isTie);
@@ -101,6 +110,31 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
     if (armM <= 0) return null;
     const tie = sections.find(isTie);
     return { armM, bendWireM: tie ? wireIn(tie, wire.diameterM) : 0, bendInsideM: tieInsideM(carrier) };
+  },
+  bought: ({ bought }) => bought,
+  stock: ['frame', 'wire'],
+  bare: (carrier, cutM) => ({
+    ...carrier,
+    startRad: 0,
+    sections: [],
+    armM: cutM,
+    tail: { form: 'plain' },
+    bought: null,
+  }),
+  bends: ({ sections }) =>
+    sections.length > 0 ? sections.filter(({ section }) => section !== 'straight').length : null,
+  settled: (now, wanted) => {
+    if (now.sections.length < wanted.sections.length) return now;
+    const isOpen = now.tail.form === 'plain' && wanted.tail.form !== 'plain';
+    return { ...now, armM: wanted.armM + (isOpen ? wireInEnd(wanted.tail, wanted.wire.diameterM) : 0) };
+  },
+  playM: () => null,
+  lengthened: (carrier, by) => ({ ...carrier, armM: carrier.armM * by }),
+  // One whose end is not wrapped comes open again, as long as no more wire is wanted than there is.
+  opensAgain: (from, to) => {
+    const isSameWire = from.wire.id === to.wire.id && from.wire.diameterM === to.wire.diameterM;
+    const isEnough = formedLength(to, to.wire.diameterM) <= formedLength(from, from.wire.diameterM) + SPARE_WIRE_M;
+    return isSameWire && isEnough && from.tail.form !== 'wrappedLoop';
   },
   formed: ({ startRad, sections, armM }) => [startRad, sections, armM],
 };

@@ -19,6 +19,11 @@ export function carrierRoom<C extends Carrier>({ kind }: C): CarrierRoom<C> {
   return CARRIERS[kind] as unknown as CarrierRoom<C>;
 }
 
+/** Whether one carrier comes open again to be made into the other. */
+export function opensAgain(from: Carrier, to: Carrier): boolean {
+  return from.kind === to.kind && carrierRoom(from).opensAgain(from, to);
+}
+
 /** The form of an end of the carrier; `plain` for a nose that is in a head. */
 export function wireEnd(carrier: Carrier, end: 'nose' | 'tail'): WireEnd {
   return carrierRoom(carrier).end(carrier, end);

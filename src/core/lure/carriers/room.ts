@@ -48,6 +48,16 @@ export interface CarrierSpring {
   readonly bendInsideM: number | null;
 }
 
+/** How far the making of a carrier has come. */
+export interface Making {
+  readonly cutM: number;
+  readonly terms: readonly LengthTerm[];
+  /** Of what is on it by now, m. */
+  readonly stackM: number;
+  /** All that comes on it is on it. */
+  readonly isStrung: boolean;
+}
+
 export interface CarrierRoom<C> {
   /** The form of an end; `plain` where it has none of its own. */
   readonly end: (carrier: C, end: 'nose' | 'tail') => WireEnd;
@@ -71,6 +81,22 @@ export interface CarrierRoom<C> {
   readonly pieces: (carrier: C, laid: LaidRun, terms: readonly LengthTerm[]) => CarrierPiece[];
   /** What of it swings like a spring under what it carries; null where nothing does. */
   readonly spring: (carrier: C) => CarrierSpring | null;
+  /** The bought thing it came as; null where it is made of wire. */
+  readonly bought: (carrier: C) => { readonly name: string } | null;
+  /** What a builder takes in place of it. */
+  readonly stock: readonly ('wire' | 'frame')[];
+  /** Its length of wire before anything is done to it. */
+  readonly bare: (carrier: C, cutM: number) => C;
+  /** How many bends the hand makes in it; null where it is not bent at all. */
+  readonly bends: (carrier: C) => number | null;
+  /** In the middle of being made: with what is still bare of it as long as it is by now. */
+  readonly settled: (now: C, wanted: C, made: Making) => C;
+  /** Play left when its last loop closes, m; null where it is as long as it was bent. */
+  readonly playM: (carrier: C) => number | null;
+  /** The same with its arm longer by this share; null where it has none. */
+  readonly lengthened: ((carrier: C, by: number) => C) | null;
+  /** Whether it comes open again to be made into the other, which wants no more wire. */
+  readonly opensAgain: (from: C, to: C) => boolean;
   /** What of it is formed by hand, for telling two apart. */
   readonly formed: (carrier: C) => unknown;
 }

@@ -36,5 +36,22 @@ export const straightWireRoom: CarrierRoom<StraightWire> = {
     return [{ lengthM, xM: run.xM + (noseM + tailM) / 2, yM: run.yM, zM: 0, acrossM: 2 * noseLoopRadiusM }];
   },
   spring: () => null,
+  bought: () => null,
+  stock: ['wire'],
+  bare: (carrier, cutM) => ({ ...carrier, nose: { form: 'plain' }, tail: { form: 'plain' }, freeRoomM: cutM }),
+  bends: () => null,
+  settled: (now, wanted, { cutM, terms, stackM, isStrung }) => {
+    const isFormed = now.nose.form === wanted.nose.form && now.tail.form === wanted.tail.form;
+    const usedM = terms.reduce(
+      (sum, term) => sum + ('end' in term && now[term.end].form !== 'plain' ? term.lengthM : 0),
+      0,
+    );
+    const leftM = Math.max(cutM - usedM - stackM, wanted.freeRoomM);
+    return { ...now, freeRoomM: isStrung && isFormed ? wanted.freeRoomM : leftM };
+  },
+  playM: ({ freeRoomM }) => freeRoomM,
+  lengthened: null,
+  // Its loops are wrapped: they are cut off.
+  opensAgain: () => false,
   formed: ({ freeRoomM }) => [freeRoomM],
 };

@@ -1,0 +1,37 @@
+/** What the carriers and their ends are called. A kind that is missing here is a type error. */
+import type { CarrierKind } from '../core/lure/carriers/carrier';
+
+export interface CarrierWords {
+  /** Its ends and line tie on the string. */
+  readonly nose: string;
+  readonly tail: string;
+  readonly tie: string;
+  /** The loop at its tail, in a step of work. */
+  readonly tailLoop: string;
+  /** Why something cannot be set of it. */
+  readonly hasNot: string;
+  /** Why a family that wants it stands on the wrong one. */
+  readonly wanted: { readonly title: string; readonly why: string };
+}
+
+export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
+  straightWire: {
+    nose: 'line tie loop',
+    tail: 'tail loop',
+    tie: 'line tie',
+    tailLoop: 'tail loop',
+    hasNot: 'This wire is straight: it has no bends and no arm.',
+    wanted: { title: 'On a bent wire', why: 'An inline spinner is built on a straight wire.' },
+  },
+  bentWire: {
+    nose: 'nose of the wire',
+    tail: 'end of the arm',
+    tie: 'line tie',
+    tailLoop: 'end loop',
+    hasNot: 'This wire is bent: its nose is in its head and its arm is as long as it was bent.',
+    wanted: {
+      title: 'On a straight wire',
+      why: 'A spinnerbait or buzzbait is built on a bent wire: head and hook on one arm, blades on the other.',
+    },
+  },
+};
