@@ -97,16 +97,12 @@ function sceneAside(goal: Build, piece: Workpiece, step: MakeStep): StepScene {
 
 function shortened(build: Build): { readonly build: Build; readonly isBroken: boolean } {
   const { carrier } = build;
-  if (carrier.kind === 'straightWire') {
-    const isBroken = carrier.nose.form === 'plain' && carrier.freeRoomM > BARE_SHOWN_M;
-    return isBroken
-      ? { build: { ...build, carrier: { ...carrier, freeRoomM: BARE_SHOWN_M } }, isBroken }
-      : { build, isBroken };
-  }
-  const isBroken = carrier.sections.length === 0 && carrier.armM > UNBENT_SHOWN_M;
-  return isBroken
-    ? { build: { ...build, carrier: { ...carrier, armM: UNBENT_SHOWN_M } }, isBroken }
-    : { build, isBroken };
+  const room = carrierRoom(carrier);
+  const bare = room.unworked(carrier);
+  const shownM = room.isAsLongAsItsStack ? BARE_SHOWN_M : UNBENT_SHOWN_M;
+  return bare && bare.lengthM > shownM
+    ? { build: { ...build, carrier: bare.at(shownM) }, isBroken: true }
+    : { build, isBroken: false };
 }
 
 function wholeBox({ layout, things, motions }: StillLure, marks: readonly Box[]): Box {

@@ -1,4 +1,4 @@
-/** A kind of part that is added is asked for by the compiler wherever something has to be said of it. */
+/** A kind of part or of carrier that is added is asked for by the compiler wherever something has to be said of it. */
 import { resolve } from 'node:path';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
@@ -62,5 +62,31 @@ describe('a kind of part that is new', () => {
       'src/places/bench/PieceFields.tsx',
       'src/words/part-words.ts',
     ]);
+  }, 180_000);
+});
+
+const CARRIER = resolve(ROOT, 'src/core/lure/carriers/carrier.ts');
+const SHANK = `
+import * as z from 'zod/mini';
+import { wireSchema } from '../../parts/kinds/wire';
+import { wireEndSchema } from '../../parts/wire-form';
+export const shankSchema = z.strictObject({ kind: z.literal('shank'), wire: wireSchema, tail: wireEndSchema });
+`;
+
+describe('a kind of carrier that is new', () => {
+  it('is asked for in its list, in words and where its fields stand: three files beside its own', () => {
+    const before = ts.sys.readFile(CARRIER) ?? '';
+    const added = before
+      .replace("from './straight-wire';", "from './straight-wire';\nimport { shankSchema } from './shank';")
+      .replace('[straightWireSchema, bentWireSchema]', '[straightWireSchema, bentWireSchema, shankSchema]');
+    expect(added.match(/shankSchema/g)).toHaveLength(2);
+    expect(
+      filesWithFaults(
+        new Map([
+          [CARRIER, added],
+          [resolve(ROOT, 'src/core/lure/carriers/shank.ts'), SHANK],
+        ]),
+      ),
+    ).toEqual(['src/core/lure/carriers/carrier.ts', 'src/places/bench/WireFields.tsx', 'src/words/carrier-words.ts']);
   }, 180_000);
 });

@@ -6,6 +6,8 @@ export interface CarrierWords {
   readonly nose: string;
   readonly tail: string;
   readonly tie: string;
+  /** The same in as few words as a chip takes. */
+  readonly short: { readonly nose: string; readonly tie: string; readonly tail: string };
   /** The loop at its tail, in a step of work. */
   readonly tailLoop: string;
   /** Why something cannot be set of it. */
@@ -19,6 +21,7 @@ export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
     nose: 'line tie loop',
     tail: 'tail loop',
     tie: 'line tie',
+    short: { nose: 'line tie', tie: 'line tie', tail: 'tail loop' },
     tailLoop: 'tail loop',
     hasNot: 'This wire is straight: it has no bends and no arm.',
     wanted: { title: 'On a bent wire', why: 'An inline spinner is built on a straight wire.' },
@@ -27,6 +30,7 @@ export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
     nose: 'nose of the wire',
     tail: 'end of the arm',
     tie: 'line tie',
+    short: { nose: 'wire nose', tie: 'line tie', tail: 'arm end' },
     tailLoop: 'end loop',
     hasNot: 'This wire is bent: its nose is in its head and its arm is as long as it was bent.',
     wanted: {

@@ -56,12 +56,6 @@ export type Plan =
     }
   | { readonly outcome: 'noWay'; readonly why: NoWay };
 
-/** Builders close the tail first on a straight wire; a bent one holds what is strung by its bends. */
-const WAYS: Readonly<Record<Build['carrier']['kind'], readonly End[]>> = {
-  straightWire: ['nose', 'tail'],
-  bentWire: ['tail'],
-};
-
 export function planMake(build: Build): Plan {
   if (build.joined.length > 0) return noWay({ code: 'severalCarriers', count: build.joined.length + 1 });
   const [closed] = closedEyes(build);
@@ -71,7 +65,7 @@ export function planMake(build: Build): Plan {
   );
   if (loopless) return noWay({ code: 'noLoop', item: loopless.id });
   let stuck: readonly Doing[] = [];
-  for (const over of WAYS[build.carrier.kind]) {
+  for (const over of carrierRoom(build.carrier).threadedOver) {
     const goal = goalOf(build, over);
     const ordered = bestOrder(goal, doingsFor(goal));
     if (ordered.outcome === 'stuck') {

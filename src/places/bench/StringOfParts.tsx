@@ -171,11 +171,6 @@ function unitLabel(unit: StringUnit, build: Build, system: UnitSystem): string {
   return `${partTitle(unit.item.part)}${leg}${role}`;
 }
 
-const END_WORDS = {
-  straightWire: { nose: 'line tie', tie: 'line tie', tail: 'tail loop' },
-  bentWire: { nose: 'wire nose', tie: 'line tie', tail: 'arm end' },
-} as const;
-
 function Chip({
   unit,
   carrierKind,
@@ -201,7 +196,7 @@ function Chip({
     ? unit.leg === null
       ? KIND_WORDS[unit.item.part.kind].one
       : `${unit.leg} leg`
-    : END_WORDS[carrierKind][unit.end ?? 'tail'];
+    : CARRIER_WORDS[carrierKind].short[unit.end ?? 'tail'];
   return (
     <div
       ref={setNodeRef}

@@ -1,5 +1,6 @@
 'use client';
 
+import { CARRIER_WORDS } from '@/words/carrier-words';
 import { addBend, bendTo, straightenOut, withSection } from '@/core/lure/bending';
 import type { Edit } from '@/core/lure/edit';
 import { USUAL_LOOP, type Build, type End } from '@/core/lure/lure';
@@ -28,12 +29,10 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
   const { carrier } = build;
   const unit = system === 'metric' ? 'mm' : 'in';
   const isBent = carrier.kind === 'bentWire';
-  const title = isBent
-    ? { nose: 'Nose of the wire', tie: 'Line tie', tail: 'End of the arm' }
-    : { nose: 'Line tie loop', tie: 'Line tie', tail: 'Tail loop' };
+  const title = end === null ? 'The wire' : capital(CARRIER_WORDS[carrier.kind][end]);
   return (
     <>
-      <h2 className="text-lg leading-tight font-semibold">{end === null ? 'The wire' : title[end]}</h2>
+      <h2 className="text-lg leading-tight font-semibold">{title}</h2>
       <p className="text-sm text-ink-soft">
         {isBent && carrier.bought ? `${carrier.bought.name}, ${carrier.bought.maker}: ` : ''}
         {carrier.wire.name}, {showLength(carrier.wire.diameterM, system === 'metric' ? 'trade' : 'metric')}
@@ -68,6 +67,10 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
 }
 
 /** The sections from the head to the arm, each with what can be set about it. */
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
 function Bends({ carrier, unit }: { readonly carrier: BentWire; readonly unit: Unit }) {
   const { sections, wire, startRad } = carrier;
   const draft = (edits: readonly Edit[]) => showDraft(edits);

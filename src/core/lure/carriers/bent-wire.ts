@@ -112,6 +112,9 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
     return { armM, bendWireM: tie ? wireIn(tie, wire.diameterM) : 0, bendInsideM: tieInsideM(carrier) };
   },
   bought: ({ bought }) => bought,
+  threadedOver: ['tail'],
+  unworked: (carrier) =>
+    carrier.sections.length === 0 ? { lengthM: carrier.armM, at: (armM) => ({ ...carrier, armM }) } : null,
   stock: ['frame', 'wire'],
   bare: (carrier, cutM) => ({
     ...carrier,

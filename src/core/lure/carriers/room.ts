@@ -83,6 +83,10 @@ export interface CarrierRoom<C> {
   readonly spring: (carrier: C) => CarrierSpring | null;
   /** The bought thing it came as; null where it is made of wire. */
   readonly bought: (carrier: C) => { readonly name: string } | null;
+  /** Over which end parts are threaded, the usual way first: builders close the tail of a straight wire first. */
+  readonly threadedOver: readonly ('nose' | 'tail')[];
+  /** Its bare run as long as it stands and at another length; null once anything is formed or closed before it. */
+  readonly unworked: (carrier: C) => { readonly lengthM: number; readonly at: (lengthM: number) => C } | null;
   /** What a builder takes in place of it. */
   readonly stock: readonly ('wire' | 'frame')[];
   /** Its length of wire before anything is done to it. */

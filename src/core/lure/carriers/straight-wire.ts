@@ -37,6 +37,11 @@ export const straightWireRoom: CarrierRoom<StraightWire> = {
   },
   spring: () => null,
   bought: () => null,
+  threadedOver: ['nose', 'tail'],
+  unworked: (carrier) =>
+    carrier.nose.form === 'plain'
+      ? { lengthM: carrier.freeRoomM, at: (freeRoomM) => ({ ...carrier, freeRoomM }) }
+      : null,
   stock: ['wire'],
   bare: (carrier, cutM) => ({ ...carrier, nose: { form: 'plain' }, tail: { form: 'plain' }, freeRoomM: cutM }),
   bends: () => null,
