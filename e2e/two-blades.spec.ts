@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test, type BenchPage } from './bench-page';
 
 /** Threads a part behind the picked one. */
@@ -95,4 +96,25 @@ test('a film blade is threaded, turns, and starts later the further it is folded
   await page.reload();
   await bench.unit('Film blade 30').click();
   await expect(page.getByTestId('spread filmBlade-1')).toContainText('40');
+});
+
+test('a lure in two pieces, from a file: drawn along its two wires, judged, cut lengths for both, undone', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.importText(await readFile('src/testing/fixtures/two-pieces.mazurka.json', 'utf8'));
+  await expect(bench.notice('Two pieces was imported')).toBeVisible();
+  await expect(bench.name()).toHaveValue('Two pieces');
+  await expect(bench.string()).toContainText('weight');
+  await expect(page.getByTestId('cut wire')).toHaveCount(2);
+  const weight = bench.unit(/Brass barrel body/);
+  await weight.click();
+  await page.keyboard.press('Delete');
+  await expect(weight).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(weight).toBeVisible();
+  await bench.saved();
+  const file = await bench.exported();
+  expect(JSON.parse(file.text)).toMatchObject({ lure: { build: { joined: [{ id: 'wire-2' }] } } });
 });

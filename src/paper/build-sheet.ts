@@ -2,9 +2,10 @@
  * The build sheet: one page with the lure at its true size, a bar to check the printer by, the parts, the lengths, the order
  * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
  */
-import type { CutLength } from '../core/lure/lengths';
+import { wireOfCut, type CutLength } from '../core/lure/lengths';
 import type { Layout } from '../core/lure/layout';
-import { childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
+import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
+import { carriersOf } from '../core/lure/strung';
 import { closingChecks } from '../core/make/closing-checks';
 import type { Plan } from '../core/make/plan';
 import type { Part } from '../core/parts/part';
@@ -198,13 +199,11 @@ class Column {
 function partsInto(column: Column, { lure, system }: BuildSheetInput) {
   const { build } = lure;
   column.head('Parts, nose to tail');
-  const { wire } = build.carrier;
-  column.row(
-    '1 ×',
-    partTitle(wire),
-    '',
-    `${showLength(wire.diameterM, system === 'metric' ? 'trade' : 'metric')}, ${wire.maker}`,
-  );
+  for (const { carrier } of carriersOf(build)) {
+    const { wire } = carrier;
+    const size = showLength(wire.diameterM, system === 'metric' ? 'trade' : 'metric');
+    column.row('1 ×', partTitle(wire), '', `${size}, ${wire.maker}`);
+  }
   const rows: { part: Part; count: number; extra: string }[] = [];
   for (const { part, extra } of partsInOrder(lure)) {
     const last = rows.at(-1);
@@ -222,9 +221,13 @@ function partsInto(column: Column, { lure, system }: BuildSheetInput) {
 /** What the wire goes through, each with what hangs on it, then the ends. */
 function partsInOrder({ build }: Lure): { part: Part; extra: string }[] {
   const withHeld = (item: Item): Item[] => [item, ...childrenOf(build, item.id).flatMap(withHeld)];
-  // A clevis stands on the strand twice, once for each leg.
-  const threaded = [...new Set(build.strand.map(({ item }) => item))].map((id) => itemOf(build, id));
-  return [...childrenOf(build, 'nose'), ...childrenOf(build, 'tie'), ...threaded, ...childrenOf(build, 'tail')]
+  return carriersOf(build)
+    .flatMap(({ id, strand }) => {
+      // A clevis stands on the strand twice, once for each leg.
+      const threaded = [...new Set(strand.map(({ item }) => item))].map((each) => itemOf(build, each));
+      const at = (spot: 'nose' | 'tie' | 'tail') => childrenOf(build, spotOf(id, spot));
+      return [...at('nose'), ...at('tie'), ...threaded, ...at('tail')];
+    })
     .flatMap(withHeld)
     .map(({ part, role, state }) => ({
       part,
@@ -234,8 +237,9 @@ function partsInOrder({ build }: Lure): { part: Part; extra: string }[] {
 
 function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {
   column.head('Lengths to cut');
-  for (const { of, item, cutM, terms } of cuts) {
-    const name = of === 'wire' ? lure.build.carrier.wire.name : item ? partTitle(item.part) : CUT_WORDS[of];
+  for (const cut of cuts) {
+    const { of, item, cutM, terms } = cut;
+    const name = wireOfCut(lure.build, cut)?.name ?? (item ? partTitle(item.part) : CUT_WORDS[of]);
     const sum = terms.map((term) => `${termWords(term, system)} ${showLength(term.lengthM, system)}`).join(' + ');
     column.row('', name, showLengthBoth(cutM, system), sum);
   }

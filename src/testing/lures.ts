@@ -5,7 +5,7 @@ import type { Section } from '@/core/parts/wire-form';
 import { startLure } from '@/core/family/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
-import { itemIdSchema, lureIdSchema, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
+import { carrierIdSchema, itemIdSchema, lureIdSchema, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
 import { type How } from '@/core/parts/kinds/room';
 import { heavier, withPart } from '@/core/lure/resized';
 import { DEMO_LURES } from '@/demo/scenario';
@@ -127,4 +127,20 @@ export function bentAt(lure: Lure, index: number, change: Partial<Extract<Sectio
 /** The same bait with its head in more or less metal. */
 export function withHead(lure: Lure, by: number): Lure {
   return { ...lure, build: withPart(lure.build, itemId('head-1'), (head) => heavier(head, by)) };
+}
+
+/** A spinner in two pieces: a second wire with a weight hangs on its tail ring. */
+export function twoPieces(): Lure {
+  const lure = { ...demoLure('suvra-needle'), id: lureIdSchema.parse('two-pieces'), name: 'Two pieces' };
+  const ring = Object.values(lure.build.items).find(({ part: { kind } }) => kind === 'splitRing');
+  const weight = threadParts(lure.build, part('weight-barrel-brass-5'), 0);
+  if (!ring || weight.kind !== 'insert') throw new Error('a spinner with a ring, and a weight to thread');
+  const { items } = weight;
+  const joined = {
+    id: carrierIdSchema.parse('wire-2'),
+    joint: { on: 'item', item: ring.id } as const,
+    carrier: startLure('inlineSpinner', lure.id, '').build.carrier,
+    strand: items.map(({ id }) => ({ item: id, leg: null })),
+  };
+  return edited(lure, { kind: 'insert', items, entries: [], joined: [{ index: 0, joined }] });
 }

@@ -1,7 +1,8 @@
 /** Several carriers joined: any tree of them, and lures that no family makes yet. */
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId, part } from '@/testing/lures';
+import { demoLure, edited, itemId, part, twoPieces } from '@/testing/lures';
 import { partsOfKind } from '../parts/catalogue';
 import { LAKE_WATER } from '../hydro/water';
 import { predict } from '../predict/predict';
@@ -32,6 +33,7 @@ import {
   type StrandEntry,
 } from './lure';
 import { lureMass } from './mass';
+import { salvage } from './record';
 import { spinners } from './spin-seats';
 import { structureProblem } from './structure';
 import { carriersOf, hangingOn } from './strung';
@@ -140,7 +142,7 @@ function ownPoint(layout: Layout, carrier: Carrier, name: CarrierId) {
 }
 
 describe('any tree of carriers', () => {
-  it('lies on what holds it, weighs what is in it, and has finite figures, findings and a file', () => {
+  it('lies on what holds it, weighs what is in it, and has finite figures and a file', () => {
     let joinedSeen = 0;
     fc.assert(
       fc.property(anyTree, (lure) => {
@@ -165,12 +167,28 @@ describe('any tree of carriers', () => {
         for (const { trim, thumpNs } of at) {
           expect([trim.pitchRad, trim.dragN, trim.liftN, thumpNs].every(Number.isFinite)).toBe(true);
         }
-        expect(findings(lure).every(({ key }) => key.length > 0)).toBe(true);
         expect(readLureFile(writeLureFile(lure))).toEqual({ ok: true, lure });
       }),
       { numRuns: 25, seed: 20261128 },
     );
     expect(joinedSeen).toBeGreaterThan(40);
+  });
+
+  it('is judged: each finding once, its repairs for the wire it is on', () => {
+    let onJoined = 0;
+    for (const lure of fc.sample(anyTree, { numRuns: 5, seed: 20261130 })) {
+      const found = findings(lure);
+      expect(new Set(found.map(({ key }) => key)).size).toBe(found.length);
+      for (const { key, repairs } of found) {
+        const [, on] = / on (wire-\d+)$/.exec(key) ?? [];
+        if (on === undefined) continue;
+        onJoined++;
+        for (const edit of repairs.flatMap(({ edits }) => edits)) {
+          if (edit.kind === 'carrier') expect(edit.on).toBe(on);
+        }
+      }
+    }
+    expect(onJoined).toBeGreaterThan(5);
   });
 
   it('each is edited like the first, and undone exactly; what is taken off takes along all that hangs on it', () => {
@@ -215,6 +233,38 @@ describe('any tree of carriers', () => {
     expect(refusal({ on: 'end', carrier: FIRST_CARRIER, end: 'tail' }, FIRST_CARRIER)).toMatchObject({
       code: 'carrierExists',
     });
+  });
+});
+
+it('the file of a lure in two pieces that the journeys take in is as it would be written now', () => {
+  const kept = readFileSync('src/testing/fixtures/two-pieces.mazurka.json', 'utf8');
+  expect(kept).toBe(writeLureFile(twoPieces()));
+});
+
+describe('a damaged record of a lure in two pieces', () => {
+  const lure = twoPieces();
+  const spoiled = (spoil: (build: Record<string, unknown>) => void) => {
+    const raw = JSON.parse(JSON.stringify({ lure, past: [], future: [] })) as {
+      lure: { build: Record<string, unknown> };
+    };
+    spoil(raw.lure.build);
+    return salvage(raw);
+  };
+
+  it('is read without what hangs on nothing, which is named', () => {
+    const ring = lure.build.joined[0]?.joint;
+    if (ring?.on !== 'item') throw new Error('it hangs on a ring');
+    expect(salvage({ lure, past: [], future: [] })).toMatchObject({
+      history: { lure: { build: lure.build } },
+      leftOut: [],
+    });
+    const noRing = spoiled((build) => Reflect.deleteProperty(build.items as object, ring.item));
+    expect(noRing?.history.lure.build.joined).toEqual([]);
+    expect(noRing?.leftOut).toContain('lure.build.joined.wire-2');
+    const noCarrier = spoiled((build) => Object.assign((build.joined as object[])[0] ?? {}, { carrier: 'gnawed' }));
+    expect(noCarrier?.history.lure.build.joined).toEqual([]);
+    expect(noCarrier?.leftOut).toContain('lure.build.joined.0');
+    for (const read of [noRing, noCarrier]) expect(read && structureProblem(read.history.lure.build)).toBeNull();
   });
 });
 

@@ -7,13 +7,14 @@
 import { turnsAllowance } from '../parts/formed-wire';
 import { eyeLengthM } from '../parts/hook-form';
 import { keeperWire } from '../parts/kinds/keeper';
+import type { Wire } from '../parts/kinds/wire';
 import { carrierRoom } from './carriers/carrier';
 import { stateOf } from './item-state';
 import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from './layout';
 import { endTerms, type LengthTerm } from './length-term';
 import { FIRST_CARRIER, type Build, type CarrierId, type End, type Item } from './lure';
 import { carrierOfLine, type PlacedOff } from './placed';
-import { carriersOf, type Strung } from './strung';
+import { carriersOf, carrierWith, type Strung } from './strung';
 
 export interface CutLength {
   readonly of: 'wire' | 'shrinkTube' | 'spacer' | 'skirtLayer' | 'keeper' | 'lockWire';
@@ -54,6 +55,11 @@ export function carrierCut({ id, carrier }: Pick<Strung, 'id' | 'carrier'>, { st
   const room = carrierRoom(carrier);
   const ends = (end: End) => endTerms(end, room.end(carrier, end), carrier.wire.diameterM);
   return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...ends('tail')], id);
+}
+
+/** The wire that is cut; null for what is cut of an item. */
+export function wireOfCut(build: Build, { carrier }: CutLength): Wire | null {
+  return carrier === null ? null : (carrierWith(build, carrier)?.carrier.wire ?? null);
 }
 
 /** Spacers cut from tube, strips of a banded skirt, keepers and lock wires. */

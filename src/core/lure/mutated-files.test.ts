@@ -3,14 +3,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import version2 from '@/testing/suvra-needle.v2.json';
 import { asVersion1 } from '@/testing/old-files';
-import { demoLure } from '@/testing/lures';
+import version3 from '@/testing/fixtures/predictions-v3.json';
+import { demoLure, twoPieces } from '@/testing/lures';
 import { lureFileProblemWords } from '../../words/problem-words';
 import { readLureFile, writeLureFile } from './lure-file';
 
 /** 100,000 as a command of its own (`npm run mutated`); fewer each time. */
 const RUNS = Number(process.env.MAZURKA_MUTATED ?? 4000);
 
-const FILES = [JSON.stringify(asVersion1(version2)), JSON.stringify(version2), writeLureFile(demoLure('okkel-wisp'))];
+const FILES = [
+  JSON.stringify(asVersion1(version2)),
+  JSON.stringify(version2),
+  JSON.stringify(version3[0]?.file),
+  writeLureFile(demoLure('okkel-wisp')),
+  writeLureFile(twoPieces()),
+];
 
 type Mutation = (text: string) => string;
 
@@ -67,7 +74,7 @@ const inText: fc.Arbitrary<Mutation> = fc.oneof(
 );
 
 describe('a lure file that something has been at', () => {
-  it(`property: ${RUNS} of versions 1 to 3 are read, or refused with the reason in words`, { timeout: 600_000 }, () => {
+  it(`property: ${RUNS} of versions 1 to 4 are read, or refused with the reason in words`, { timeout: 600_000 }, () => {
     const seen = new Map<string, number>();
     fc.assert(
       fc.property(

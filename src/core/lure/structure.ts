@@ -137,9 +137,8 @@ function joinedProblem(build: Build): Refusal | null {
     const on = holderOfJoint(joint);
     if (joint.on === 'item') {
       const holder = build.items[joint.item];
-      if (!holder) return { code: 'unknownItem', item: joint.item };
-      if (!portsOf(holder.part.kind).holds.hung?.takes.includes('wireLoop'))
-        return { code: 'cannotJoin', carrier: id, on };
+      const takes = holder && portsOf(holder.part.kind).holds.hung?.takes;
+      if (!takes?.includes('wireLoop')) return { code: 'cannotJoin', carrier: id, on };
     } else {
       const holder = carrierWith(build, joint.carrier);
       if (!holder) return { code: 'unknownCarrier', carrier: joint.carrier };

@@ -7,7 +7,7 @@
  */
 import type { Belief, Factor } from './factors';
 
-/** Low and high are never outside-in: low ≤ value ≤ high. */
+/** Always low ≤ value ≤ high. */
 export interface Banded {
   readonly value: number;
   readonly low: number;
@@ -89,15 +89,15 @@ const WORTH_NAMING = 0.1;
 
 /** The band of an output, and what makes it so wide. */
 export function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
-  const leastKnown: Factor[] = [];
-  const least = WORTH_NAMING * Math.max(0, ...byFactor);
-  const left = [...byFactor];
-  while (leastKnown.length < LEAST_KNOWN) {
-    const widest = left.indexOf(Math.max(...left));
-    const factor = factors[widest];
-    if (!factor || !((left[widest] ?? 0) > least)) break;
-    leastKnown.push(factor);
-    left[widest] = 0;
-  }
-  return { ...banded, leastKnown };
+  let most = 0;
+  for (const width of byFactor) most = Math.max(most, width);
+  // Widest first; of equal ones the first.
+  const widest: number[] = [];
+  byFactor.forEach((width, k) => {
+    if (!(width > WORTH_NAMING * most)) return;
+    const at = widest.findIndex((each) => (byFactor[each] ?? 0) < width);
+    widest.splice(at < 0 ? widest.length : at, 0, k);
+    if (widest.length > LEAST_KNOWN) widest.pop();
+  });
+  return { ...banded, leastKnown: widest.flatMap((k) => factors[k] ?? []) };
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import type { CutLength } from '@/core/lure/lengths';
+import { wireOfCut, type CutLength } from '@/core/lure/lengths';
 import type { LengthTerm } from '@/core/lure/length-term';
 import type { Build } from '@/core/lure/lure';
 import { showLength, showLengthBoth, type UnitSystem } from '@/core/units/write';
@@ -19,46 +19,49 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
   return (
     <section aria-label="Lengths to cut" className="flex flex-col gap-3">
       <h2 className="text-lg font-semibold">Lengths to cut</h2>
-      {cuts.map((cut) => (
-        <div key={cut.item?.id ?? 'wire'} className="flex flex-col gap-1.5">
-          <p className="flex items-baseline justify-between gap-2">
-            <span>
-              {CUT_WORDS[cut.of]}
-              {cut.of === 'wire' ? ` ${showLength(build.carrier.wire.diameterM, system)}` : ''}
-              {cut.item ? <span className="text-sm text-ink-soft"> {cut.item.part.finish.name}</span> : null}
-            </span>
-            <span className="measure font-semibold" data-testid={`cut ${cut.of}`}>
-              {showLengthBoth(cut.cutM, system)}
-            </span>
-          </p>
-          <Bar cut={cut} />
-          {CUT_CAUTIONS[cut.of] && (
-            <p className="flex gap-1.5 text-sm text-ink-soft">
-              <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
-              {CUT_CAUTIONS[cut.of]}
+      {cuts.map((cut) => {
+        const wire = wireOfCut(build, cut);
+        return (
+          <div key={cut.item?.id ?? cut.carrier} className="flex flex-col gap-1.5">
+            <p className="flex items-baseline justify-between gap-2">
+              <span>
+                {CUT_WORDS[cut.of]}
+                {wire ? ` ${showLength(wire.diameterM, system)}` : ''}
+                {cut.item ? <span className="text-sm text-ink-soft"> {cut.item.part.finish.name}</span> : null}
+              </span>
+              <span className="measure font-semibold" data-testid={`cut ${cut.of}`}>
+                {showLengthBoth(cut.cutM, system)}
+              </span>
             </p>
-          )}
-          <details>
-            <summary className="min-h-8 max-sm:min-h-11 pointer-coarse:min-h-11 cursor-pointer py-1 text-sm text-ink-soft">
-              Each term
-            </summary>
-            <table className="w-full text-sm">
-              <tbody>
-                {cut.terms.map((term, i) => (
-                  <tr key={i} className="border-t border-line">
-                    <td className="py-0.5">{termWords(term, system)}</td>
-                    <td className="measure py-0.5 text-right">{showLength(term.lengthM, system)}</td>
+            <Bar cut={cut} />
+            {CUT_CAUTIONS[cut.of] && (
+              <p className="flex gap-1.5 text-sm text-ink-soft">
+                <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
+                {CUT_CAUTIONS[cut.of]}
+              </p>
+            )}
+            <details>
+              <summary className="min-h-8 max-sm:min-h-11 pointer-coarse:min-h-11 cursor-pointer py-1 text-sm text-ink-soft">
+                Each term
+              </summary>
+              <table className="w-full text-sm">
+                <tbody>
+                  {cut.terms.map((term, i) => (
+                    <tr key={i} className="border-t border-line">
+                      <td className="py-0.5">{termWords(term, system)}</td>
+                      <td className="measure py-0.5 text-right">{showLength(term.lengthM, system)}</td>
+                    </tr>
+                  ))}
+                  <tr className="border-t border-ink-soft font-semibold">
+                    <td className="py-0.5">together</td>
+                    <td className="measure py-0.5 text-right">{showLength(cut.totalM, system)}</td>
                   </tr>
-                ))}
-                <tr className="border-t border-ink-soft font-semibold">
-                  <td className="py-0.5">together</td>
-                  <td className="measure py-0.5 text-right">{showLength(cut.totalM, system)}</td>
-                </tr>
-              </tbody>
-            </table>
-          </details>
-        </div>
-      ))}
+                </tbody>
+              </table>
+            </details>
+          </div>
+        );
+      })}
     </section>
   );
 }
