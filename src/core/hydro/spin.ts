@@ -375,13 +375,16 @@ interface KeptScan {
   readonly scan: TipRatioScan;
 }
 
-/** Of each outline cut into strips, the last asked for first. */
-const SCANS = new WeakMap<BladeStrips, KeptScan[]>();
+/** Of each outline cut into strips, the last asked for first. All are let go when there are too many of them. */
+let scans = new WeakMap<BladeStrips, KeptScan[]>();
+let scansKept = 0;
 /** As many as a blade with each of its three coefficients moved up and down, on two hangers. */
-const KEPT_SCANS = 16;
+const KEPT_OF_ONE = 16;
+/** A choice among twenty thousand blades must not stay in memory: a scan is about four kilobytes. */
+const MOST_KEPT = 2000;
 
 function scanOf(blade: SpinBlade, { dropM, mostSpreadRad }: Bearing, waterDensityKgM3: number): TipRatioScan {
-  const kept = SCANS.get(blade.strips) ?? [];
+  const kept = scans.get(blade.strips) ?? [];
   const at = kept.findIndex(
     (each) =>
       each.dropM === dropM &&
@@ -396,9 +399,13 @@ function scanOf(blade: SpinBlade, { dropM, mostSpreadRad }: Bearing, waterDensit
   }
   const loads = new BladeLoads(blade, dropM, mostSpreadRad, waterDensityKgM3);
   const scan = new TipRatioScan(loads, blade.reachM);
+  if (++scansKept > MOST_KEPT) {
+    scans = new WeakMap();
+    scansKept = 1;
+  }
   kept.unshift({ blade, dropM, mostSpreadRad, waterDensityKgM3, scan });
-  if (kept.length > KEPT_SCANS) kept.pop();
-  SCANS.set(blade.strips, kept);
+  if (kept.length > KEPT_OF_ONE) kept.pop();
+  scans.set(blade.strips, kept);
   return scan;
 }
 
