@@ -1,5 +1,6 @@
 /** Times of the core, with what the same task takes on general-purpose libraries in the same run. */
-import { GOOD_CLEVIS_BEARING, steadySpin } from '../src/core/hydro/spin';
+import { steadySpin } from '../src/core/hydro/spin';
+import { GOOD_CLEVIS_BEARING } from '../src/core/hydro/blade-loads';
 import { referenceBlade, spinBlade } from '../src/core/hydro/spin-blade';
 import { slowestInTime } from '../src/core/hydro/in-time';
 import { slowestKept } from '../src/core/hydro/round-the-turn';

@@ -3,7 +3,7 @@
  * spread nested in one for the rate, on the same sums over the same number of strips.
  */
 import { createRequire } from 'node:module';
-import { GOOD_CLEVIS_BEARING } from '../src/core/hydro/spin';
+import { GOOD_CLEVIS_BEARING } from '../src/core/hydro/blade-loads';
 import { spinBlade, type MeasuredBlade } from '../src/core/hydro/spin-blade';
 import { slowModel } from '../src/testing/slow-spin';
 

@@ -19,7 +19,8 @@ import {
   type SlowedBy,
   type StopsAt,
 } from '../src/core/hydro/round-the-turn';
-import { GOOD_CLEVIS_BEARING, steadySpin, type Bearing, type SpinBlade } from '../src/core/hydro/spin';
+import { steadySpin } from '../src/core/hydro/spin';
+import { GOOD_CLEVIS_BEARING, type Bearing, type SpinBlade } from '../src/core/hydro/blade-loads';
 import {
   REFERENCE_SPEED_MPS,
   REFERENCE_WATER_DENSITY_KGM3 as RHO,

@@ -6,7 +6,7 @@ import { chordRatio } from '@/core/parts/outline';
 import { PATTERNS } from '@/core/parts/blade-pattern';
 import { densityOf } from '@/core/parts/material';
 import { bladeCoefficients, referenceCoefficients, type MeasuredBlade } from '@/core/hydro/spin-blade';
-import type { Bearing } from '@/core/hydro/spin';
+import type { Bearing } from '@/core/hydro/blade-loads';
 
 export interface SlowSpin {
   readonly rateHz: number;

@@ -7,7 +7,7 @@ import { PATTERNS } from '@/core/parts/blade-pattern';
 import { densityOf } from '@/core/parts/material';
 import { chordRatio } from '@/core/parts/outline';
 import { ellipticE } from '@/core/hydro/elliptic';
-import type { Bearing } from '@/core/hydro/spin';
+import type { Bearing } from '@/core/hydro/blade-loads';
 import { bladeCoefficients, referenceCoefficients, spinBlade, type MeasuredBlade } from '@/core/hydro/spin-blade';
 import { slowSpin } from './slow-spin';
 

@@ -6,7 +6,8 @@ import { partsOfKind } from '../parts/catalogue';
 import { predictSpin } from '../predict/spin';
 import { stallSpeeds } from '../predict/stalls';
 import { deltaBearing, deltaSpinBlade } from './delta-blade';
-import { GOOD_CLEVIS_BEARING, steadySpin, type Turning } from './spin';
+import { steadySpin, type Turning } from './spin';
+import { GOOD_CLEVIS_BEARING } from './blade-loads';
 import { LAKE_WATER } from './water';
 
 const RHO = 999.7;

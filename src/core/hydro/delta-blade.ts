@@ -9,7 +9,7 @@ import { DELTA_LOBE, deltaLobe } from '../parts/delta-form';
 import { bladeStrips } from '../parts/outline';
 import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import { GRAVITY_MPS2 } from './water';
-import type { Bearing, SpinBlade } from './spin';
+import type { Bearing, SpinBlade } from './blade-loads';
 import type { ReferenceCoefficients } from './spin-blade';
 
 /** Twist of the lobes and their edge drag. They do not flap, so the flap factor is never used. */

@@ -10,7 +10,7 @@ import { densityOf, type MaterialId } from '../parts/material';
 import { FILM_LOBE } from '../parts/blade-pattern';
 import { bladeStrips, filmLobe } from '../parts/outline';
 import { GRAVITY_MPS2 } from './water';
-import type { Bearing, SpinBlade } from './spin';
+import type { Bearing, SpinBlade } from './blade-loads';
 import type { ReferenceCoefficients } from './spin-blade';
 
 export interface MeasuredFilm {

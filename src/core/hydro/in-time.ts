@@ -16,7 +16,8 @@
  * prediction waits for it. Source: docs/model.md.
  */
 import { addedMass } from './added-mass';
-import { normalSlope, STALLED_NORMAL, steadySpin, type Bearing, type SpinBlade } from './spin';
+import { steadySpin } from './spin';
+import { normalSlope, STALLED_NORMAL, type Bearing, type SpinBlade } from './blade-loads';
 
 /** Steps in a turn, and the longest step. */
 const STEPS_A_TURN = 60;

@@ -16,7 +16,8 @@ import { ellipticE } from './elliptic';
 import { filmBearing, filmSpinBlade } from './film-blade';
 import { meanInTime, slowestInTime } from './in-time';
 import { CARRIES, meanSpin, slowestKept, type Kept } from './round-the-turn';
-import { GOOD_CLEVIS_BEARING, steadySpin, type SpinBlade } from './spin';
+import { steadySpin } from './spin';
+import { GOOD_CLEVIS_BEARING, type SpinBlade } from './blade-loads';
 import { referenceBlade, spinBlade, type MeasuredBlade } from './spin-blade';
 import { LAKE_WATER, waterDensity } from './water';
 

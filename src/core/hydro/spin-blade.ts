@@ -3,7 +3,7 @@ import { densityOf, type MaterialId } from '../parts/material';
 import { PATTERNS, type BladePattern } from '../parts/blade-pattern';
 import { bladeReach, bladeStrips, sheetArea, type BladeShape } from '../parts/outline';
 import { GRAVITY_MPS2 } from './water';
-import type { SpinBlade, SpinCoefficients } from './spin';
+import type { SpinBlade, SpinCoefficients } from './blade-loads';
 import calibrated from './spin-coefficients.json';
 
 /** How much a deeper cup adds to edge drag, per unit of d/W. Trade estimate: deeper cups drag more and turn slower. */

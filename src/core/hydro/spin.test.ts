@@ -7,7 +7,8 @@ import { partsOfKind } from '../parts/catalogue';
 import { bladeStrips, planArea } from '../parts/outline';
 import { findRoot } from './root';
 import { meanSpin } from './round-the-turn';
-import { GOOD_CLEVIS_BEARING, steadySpin, type Bearing, type SpinBlade, type Turning } from './spin';
+import { steadySpin, type Turning } from './spin';
+import { GOOD_CLEVIS_BEARING, type Bearing, type SpinBlade } from './blade-loads';
 import {
   REFERENCE_SPEED_MPS,
   REFERENCE_WATER_DENSITY_KGM3 as RHO,

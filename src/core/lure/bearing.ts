@@ -2,7 +2,7 @@
  * What a blade's clevis turns on: the wire through it, and whatever stands behind it and takes the blade's drag.
  * Coefficients wet and clean, trade estimates; radii from the parts.
  */
-import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/spin';
+import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/blade-loads';
 import type { MaterialId } from '../parts/material';
 import type { Part } from '../parts/part';
 import { laidWith, type Layout } from './layout';

@@ -10,7 +10,6 @@
 import { eyeLengthM } from '../parts/hook-form';
 import type { Along, Bearing, How } from '../parts/kinds/room';
 import { roomOf } from '../parts/part';
-import type { WireEnd } from '../parts/wire-form';
 import { carrierRoom } from './carriers/carrier';
 import type { CarrierLines, Lie } from './carriers/room';
 import { stateOf } from './item-state';
@@ -38,6 +37,7 @@ import {
   type PlacedOff,
   type Span,
 } from './placed';
+import { bearsAtTail, noseOf, tailOf } from './placed-ends';
 import { carriersOf, type Strung } from './strung';
 import { pathMoved, pointOn, type PlanePlace, type Pose, type WirePath } from './wire-path';
 
@@ -118,11 +118,6 @@ function hangsAt(joint: Strung['joint'], carriers: readonly LaidCarrier[], off: 
   return on(carrierOfLine(held.line), held.line, alongM);
 }
 
-/** From the nose to where what hangs at the tail bears, m. */
-function bearsAtTail({ form, x1M }: PlacedEnd, wireM: number): number {
-  return form === 'plain' || form === 'bentOver' ? x1M : x1M - wireM;
-}
-
 function layCarrier(
   build: Build,
   { id, carrier, strand }: Strung,
@@ -191,32 +186,6 @@ function hungBy(by: 'nose' | 'tie', { lines, path }: Lie, at: PlanePlace, inside
   };
 }
 
-function noseOf(end: WireEnd, d: number): PlacedEnd {
-  const loopM = loopLength(end, d);
-  return {
-    form: end.form,
-    x0M: 0,
-    x1M: loopM,
-    loopCentreM: loopM / 2,
-    loopInsideRadiusM: insideRadius(end),
-    wraps: { x0M: loopM, x1M: loopM + wrapsLength(end, d) },
-  };
-}
-
-function tailOf(end: WireEnd, fromM: number, d: number): PlacedEnd {
-  const wrapsM = wrapsLength(end, d);
-  const loopM = loopLength(end, d);
-  const x0M = fromM + wrapsM;
-  return {
-    form: end.form,
-    wraps: { x0M: fromM, x1M: x0M },
-    x0M,
-    x1M: x0M + loopM,
-    loopCentreM: x0M + loopM / 2,
-    loopInsideRadiusM: insideRadius(end),
-  };
-}
-
 function placeStrand(
   build: Build,
   strand: readonly StrandEntry[],
@@ -279,27 +248,6 @@ export function laidWith({ carriers, ...layout }: Layout, item: ItemId): LaidCar
 /** The hooks that trail behind: those a blade could reach. */
 export function trailingHooks(layout: Layout): PlacedOff[] {
   return layout.off.filter(({ item, forward: isForward }) => item.part.kind === 'hook' && !isForward);
-}
-
-/** Outer length of the loop along the wire; a bent-over end is as long as the wire is thick. */
-function loopLength(end: WireEnd, wireM: number): number {
-  switch (end.form) {
-    case 'plain':
-      return 0;
-    case 'bentOver':
-      return wireM;
-    case 'wrappedLoop':
-    case 'bentLoop':
-      return end.insideDiameterM + 2 * wireM;
-  }
-}
-
-function wrapsLength(end: WireEnd, wireM: number): number {
-  return end.form === 'wrappedLoop' ? end.wraps * wireM : 0;
-}
-
-function insideRadius(end: WireEnd): number {
-  return end.form === 'wrappedLoop' || end.form === 'bentLoop' ? end.insideDiameterM / 2 : 0;
 }
 
 /**

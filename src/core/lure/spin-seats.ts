@@ -4,7 +4,7 @@ import { DELTA_TIPS_AT } from '../parts/delta-form';
 import type { Blade } from '../parts/kinds/blade';
 import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import type { FilmBlade } from '../parts/kinds/film-blade';
-import type { Bearing, SpinBlade } from '../hydro/spin';
+import type { Bearing, SpinBlade } from '../hydro/blade-loads';
 import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta-blade';
 import { filmBearing, filmSpinBlade, filmSpread, FILM_COEFFICIENTS } from '../hydro/film-blade';
 import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoefficients } from '../hydro/spin-blade';

@@ -6,7 +6,8 @@
  * the 5 % that the formula itself may be off. The blade's own coefficients and the rub of its bearing move it too.
  */
 import { meanSolver, slowestKept, type Keeping, type Kept } from '../hydro/round-the-turn';
-import { FOR_BAND, MAX_SPEED_MPS, type Bearing, type SpinBlade } from '../hydro/spin';
+import { FOR_BAND, MAX_SPEED_MPS } from '../hydro/spin';
+import { type Bearing, type SpinBlade } from '../hydro/blade-loads';
 import type { Spinner } from '../lure/spin-seats';
 import { HALF_WIDTHS_A_SIGMA, said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { coefficientsAt, movedBy, sharedAt, type Belief } from './factors';

@@ -1,7 +1,7 @@
 /** What is said of a lure: at each speed, and once; and how each is read from a ride worked out. */
 import { naturalHz } from '../hydro/arm-shake';
 import { meanSpin } from '../hydro/round-the-turn';
-import { GOOD_CLEVIS_BEARING } from '../hydro/spin';
+import { GOOD_CLEVIS_BEARING } from '../hydro/blade-loads';
 import { REFERENCE_SPEED_MPS, REFERENCE_WATER_DENSITY_KGM3, referenceBlade, spinBlade } from '../hydro/spin-blade';
 import { depthOf } from '../hydro/towed-line';
 import { aimOff } from '../hydro/tracking';

@@ -4,7 +4,7 @@ import { wireFormSchema } from '../wire-form';
 import { common } from './common';
 import { headRoom, headSchema } from './head';
 import { hookRoom, hookSchema } from './hook';
-import { asMeasured, NO_AREAS, noWords, plain, stockMassKg, type KindRoom, untouched } from './room';
+import { asMeasured, noWords, plain, stockMassKg, type KindRoom, noItem } from './room';
 import { wireRoom, wireSchema } from './wire';
 
 /** A bought frame: its wire formed, its head cast on with the hook in it, its end loop still open. */
@@ -22,17 +22,12 @@ export type Frame = z.infer<typeof frameSchema>;
 export const frameRoom: KindRoom<Frame, null> = {
   ...asMeasured,
   ...plain,
-  ...untouched,
-  threads: null,
-  sits: {},
-  holds: {},
+  ...noItem,
   radiusM: ({ head }) => headRoom.radiusM(head),
-  profile: null,
   geometricKg: ({ head, hook, wire, form }) =>
     headRoom.geometricKg(head) +
     hookRoom.geometricKg(hook) +
     stockMassKg(wire, null, formedLength(form, wire.diameterM)),
-  areas: () => NO_AREAS,
   smaller: ({ wire, head, hook }) => [...wireRoom.smaller(wire), ...headRoom.smaller(head), ...hookRoom.smaller(hook)],
   telling: ({ wire }) => [wire.diameterM],
   words: noWords,

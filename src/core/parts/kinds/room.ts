@@ -256,3 +256,13 @@ export function hardAreas(radiusM: number, lengthM: number, isSlender: boolean):
 export const NO_AREAS: Areas = { kind: 'soft', axialM2: 0, strandM2: 0, sideM2: 0, slopeM2: 0 };
 /** Of what turns: its pull is for the spin model. */
 export const TURNING_AREAS: Areas = { kind: 'blade', axialM2: 0, strandM2: 0, sideM2: 0, slopeM2: 0 };
+
+/** What a carrier is made of: no item of a lure, so that it sits on nothing and holds nothing. */
+export const noItem = {
+  ...untouched,
+  threads: null,
+  sits: {},
+  holds: {},
+  profile: null,
+  areas: () => NO_AREAS,
+} as const;

@@ -1,0 +1,230 @@
+/** What the water and the turning do to one blade at a spread and a rate: the sums of spin.ts, in its symbols. */
+import type { BladeStrips } from '../parts/outline';
+import { findRoot } from './root';
+
+export interface SpinCoefficients {
+  /** Set angle ψ of the chord, rad. */
+  readonly setAngleRad: number;
+  /** Flap factor k_c. */
+  readonly flapFactor: number;
+  /** Edge drag coefficient C_A of this very blade. */
+  readonly edgeDrag: number;
+}
+
+export interface SpinBlade {
+  readonly strips: BladeStrips;
+  readonly lengthM: number;
+  readonly planAreaM2: number;
+  /** Mass of metal per plan area, ρ_b·t, kg/m². */
+  readonly sheetMassKgM2: number;
+  /** Hole to tip, m. */
+  readonly reachM: number;
+  /** Weight in water W′, N. */
+  readonly weightInWaterN: number;
+  /** How many of these stand evenly about the axle, like the two of a film blade; the radial loads of several cancel. */
+  readonly lobes: 1 | 2 | 3 | 4;
+  /** Spread of a blade that cannot flap, rad; null for one hung by its hole. */
+  readonly fixedSpreadRad: number | null;
+  readonly coefficients: SpinCoefficients;
+}
+
+export interface Bearing {
+  /** Drop of the clevis r₀: axle to the hole of the blade, m. */
+  readonly dropM: number;
+  /** Coefficient of friction of the clevis's bore on the wire. */
+  readonly friction: number;
+  /** Coefficient of friction of the clevis's aft leg on what stands behind it. */
+  readonly faceFriction: number;
+  readonly wireRadiusM: number;
+  readonly faceRadiusM: number;
+  /** Torque that stays the same at every speed: a swivel, a pinched clevis, a strand of weed, the rub of a film. */
+  readonly steadyTorqueNm: number;
+  /** The widest spread the hanging allows, rad. */
+  readonly mostSpreadRad: number;
+}
+
+/** A blade that stands wider than this has blown open. */
+export const MAX_SPREAD_RAD = (89.5 * Math.PI) / 180;
+
+/** Steel on brass, wet and clean: the bearing the reference behaviour is stated for. */
+export const GOOD_CLEVIS_BEARING: Bearing = {
+  dropM: 0.002,
+  friction: 0.15,
+  faceFriction: 0.15,
+  wireRadiusM: 0.00045,
+  faceRadiusM: 0.001,
+  steadyTorqueNm: 0,
+  mostSpreadRad: MAX_SPREAD_RAD,
+};
+
+/** Broadside normal coefficient of a low-aspect plate. */
+export const STALLED_NORMAL = 1.18;
+const MOST_SECANT_STEPS = 6;
+
+/** Lift-curve slope at low aspect ratio Λ = L²/A (Helmbold). */
+export function normalSlope(lengthM: number, planAreaM2: number): number {
+  const aspect = lengthM ** 2 / planAreaM2;
+  return (2 * Math.PI * aspect) / (2 + Math.sqrt(4 + aspect ** 2));
+}
+
+/** Sums over the blade at U = 1, spread β and κ = ω/U. All fields scale with U². */
+export interface Loads {
+  torque: number;
+  radial: number;
+  drag: number;
+  dragMoment: number;
+  flapMoment: number;
+  spinMoment: number;
+  centrifugal: number;
+}
+
+export class BladeLoads {
+  private readonly slope: number;
+  private readonly sinPsi: number;
+  private readonly cosPsi: number;
+  readonly loads: Loads = {
+    torque: 0,
+    radial: 0,
+    drag: 0,
+    dragMoment: 0,
+    flapMoment: 0,
+    spinMoment: 0,
+    centrifugal: 0,
+  };
+  evaluations = 0;
+
+  constructor(
+    private readonly blade: SpinBlade,
+    private readonly dropM: number,
+    private readonly mostSpreadRad: number,
+    private readonly waterDensityKgM3: number,
+  ) {
+    this.slope = normalSlope(blade.lengthM, blade.planAreaM2);
+    this.sinPsi = Math.sin(blade.coefficients.setAngleRad);
+    this.cosPsi = Math.cos(blade.coefficients.setAngleRad);
+  }
+
+  /** Writes the sums at (β, κ) into `loads`. */
+  sumInPlace(spreadRad: number, kappa: number): void {
+    this.evaluations++;
+    const { strips, sheetMassKgM2, coefficients } = this.blade;
+    const { armM, areaM2, hollowM, count } = strips;
+    const { sinPsi, cosPsi, waterDensityKgM3: rho, dropM } = this;
+    const inverseSlope = 1 / this.slope;
+    const stallTerm = 1 / STALLED_NORMAL - inverseSlope;
+    const sinBeta = Math.sin(spreadRad);
+    const cosBeta = Math.cos(spreadRad);
+    const vn = sinBeta;
+    let torque = 0;
+    let normal = 0;
+    let normalMoment = 0;
+    let flapMoment = 0;
+    let spinMoment = 0;
+    let centrifugal = 0;
+    for (let i = 0; i < count; i++) {
+      const s = armM[i] as number;
+      const dA = areaM2[i] as number;
+      const r = dropM + s * sinBeta;
+      const vt = kappa * r;
+      const v2 = vt * vt + vn * vn;
+      if (v2 === 0) continue;
+      const v = Math.sqrt(v2);
+      const sinAlpha = (vn * cosPsi - vt * sinPsi) / v;
+      const cosAlpha = (vt * cosPsi + vn * sinPsi) / v;
+      const cn = sinAlpha / (inverseSlope + stallTerm * Math.abs(sinAlpha));
+      const ca = coefficients.edgeDrag * cosAlpha;
+      const qdA = 0.5 * rho * v2 * dA;
+      const force = qdA * (cn * cosPsi + ca * sinPsi);
+      torque += qdA * r * (cn * sinPsi - ca * cosPsi);
+      normal += force;
+      normalMoment += force * r;
+      flapMoment += force * s;
+      const inertia = (sheetMassKgM2 + rho * (hollowM[i] as number)) * kappa * kappa * r * dA;
+      spinMoment += inertia * s;
+      centrifugal += inertia;
+    }
+    const { lobes } = this.blade;
+    const out = this.loads;
+    out.torque = lobes * torque;
+    out.radial = lobes > 1 ? 0 : normal * cosBeta;
+    out.drag = lobes * normal * sinBeta;
+    out.dragMoment = lobes * normalMoment * sinBeta;
+    out.flapMoment = coefficients.flapFactor * flapMoment;
+    out.spinMoment = spinMoment * cosBeta;
+    out.centrifugal = lobes > 1 ? 0 : centrifugal;
+  }
+
+  /** β at which the flung blade and the flow balance for this κ; `loads` is left at that β. */
+  balanceInPlace(kappa: number, guessRad: number | null, toleranceRad: number): number {
+    if (this.blade.fixedSpreadRad !== null) return this.settle(this.blade.fixedSpreadRad, kappa);
+    const excess = (spreadRad: number) => {
+      this.sumInPlace(spreadRad, kappa);
+      return this.loads.spinMoment - this.loads.flapMoment;
+    };
+    let low = 1e-4;
+    let high = this.mostSpreadRad;
+    if (guessRad !== null && this.followInPlace(excess, guessRad, toleranceRad)) return this.followedRad;
+    if (guessRad !== null) {
+      // A narrow bracket round the last answer, widened to the whole range when it does not hold the root.
+      const near = findRoot(
+        excess,
+        Math.max(low, guessRad * 0.85),
+        Math.min(high, guessRad * 1.15 + 0.01),
+        toleranceRad,
+      );
+      if (near.outcome === 'converged') {
+        this.lastSlope = this.slopeAt(excess, near.x);
+        return this.settle(near.x, kappa);
+      }
+      if (near.outcome === 'noBracket') {
+        if (near.fHigh > 0) low = Math.min(high, guessRad * 1.15 + 0.01);
+        else high = Math.max(low, guessRad * 0.85);
+      }
+    }
+    const wide = findRoot(excess, low, high, toleranceRad);
+    if (wide.outcome === 'converged') {
+      this.lastSlope = this.slopeAt(excess, wide.x);
+      return this.settle(wide.x, kappa);
+    }
+    if (wide.outcome === 'noBracket') return this.settle(wide.fHigh > 0 ? this.mostSpreadRad : low, kappa);
+    return NaN;
+  }
+
+  /** Slope of the excess at the last balance, for the next one near by; 0 when there is none. */
+  lastSlope = 0;
+  private followedRad = 0;
+
+  private slopeAt(excess: (spreadRad: number) => number, spreadRad: number): number {
+    const step = 1e-4 * spreadRad;
+    const slope = (excess(spreadRad + step) - excess(spreadRad)) / step;
+    return Number.isFinite(slope) ? slope : 0;
+  }
+
+  /** A few secant steps from a good guess. False when they lead away; then the bracketed search decides. */
+  private followInPlace(excess: (spreadRad: number) => number, guessRad: number, toleranceRad: number): boolean {
+    let slope = this.lastSlope;
+    if (slope === 0) return false;
+    let spread = guessRad;
+    let value = excess(spread);
+    for (let round = 0; round < MOST_SECANT_STEPS; round++) {
+      const step = -value / slope;
+      const next = spread + step;
+      if (!(Math.abs(step) < 0.15 * guessRad && next > 0 && next < this.mostSpreadRad)) return false;
+      const nextValue = excess(next);
+      const measured = (nextValue - value) / step;
+      if (step !== 0 && Number.isFinite(measured) && measured * slope > 0) slope = measured;
+      [spread, value] = [next, nextValue];
+      if (Math.abs(step) <= toleranceRad) {
+        this.lastSlope = slope;
+        this.followedRad = spread;
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private settle(spreadRad: number, kappa: number): number {
+    this.sumInPlace(spreadRad, kappa);
+    return spreadRad;
+  }
+}
