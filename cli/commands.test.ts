@@ -3,11 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_LURES, SCENARIO } from '../src/demo/scenario';
 import { CATALOGUE } from '../src/core/parts/catalogue';
 import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
-import { itemId } from '../src/testing/lures';
+import { itemId, twoPieces } from '../src/testing/lures';
 import { runCommand } from './commands';
 import { CommandError, type CommandOptions } from './options';
 
-const files = new Map([['spinner.mazurka.json', writeLureFile(DEMO_LURES[0] ?? fail())]]);
+const files = new Map([
+  ['spinner.mazurka.json', writeLureFile(DEMO_LURES[0] ?? fail())],
+  ['two.mazurka.json', writeLureFile(twoPieces())],
+]);
 
 function fail(): never {
   throw new Error('there is a demo lure');
@@ -225,6 +228,11 @@ describe('baits for scripts', () => {
     }
     const buzz = run('predict', ['demo:lommer-clapper'], { speed: '0.8' }) as { at: { blades: unknown[] }[] };
     expect(buzz.at[0]?.blades).toHaveLength(1);
+  });
+
+  it('lengths name each wire of several', () => {
+    const lengths = run('lengths', ['two.mazurka.json']) as { carrier: string | null }[];
+    expect(lengths.map(({ carrier }) => carrier)).toEqual(['wire-1', 'wire-2']);
   });
 
   it('lengths name wire, strips and spacers; findings the contact that is meant', () => {

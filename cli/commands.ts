@@ -197,9 +197,10 @@ function listParts({ kind, pattern }: CommandOptions) {
 }
 
 function lengths(lure: Lure) {
-  return cutLengths(lure.build).map(({ of, item, terms, totalM, cutM }) => ({
+  return cutLengths(lure.build).map(({ of, item, carrier, terms, totalM, cutM }) => ({
     of,
     station: item?.id ?? null,
+    carrier,
     cut_m: cutM,
     total_m: totalM,
     terms: terms.map((term) => ({ code: term.code, words: termWords(term, 'metric'), length_m: term.lengthM })),
