@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CATALOGUE } from '../src/core/parts/catalogue';
 import { writePartsFile } from '../src/core/parts/parts-file';
-import { type Part } from '../src/core/parts/part';
+import type { Part } from '../src/core/parts/part';
 import { partIdSchema } from '../src/core/parts/kinds/common';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { median, type Figure } from './measure';

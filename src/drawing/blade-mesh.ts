@@ -3,9 +3,8 @@
  * Local axes: along the blade from its hole, across it, and out of its front face (the hollow opens the other way).
  * World: x to the tail, y up, z to the eye. The blade turns from +y towards +z.
  */
-import { FILM_LOBE, PATTERNS } from '../core/parts/blade-pattern';
+import { FILM_LOBE, PATTERNS, type BladePattern, type OutlineShape } from '../core/parts/blade-pattern';
 import { chordRatio, filmLobe, hollowDepth } from '../core/parts/outline';
-import type { BladePattern, OutlineShape } from '../core/parts/blade-pattern';
 import { DELTA_LOBE, deltaLobe } from '../core/parts/delta-form';
 import type { Blade } from '../core/parts/kinds/blade';
 import type { DeltaBlade } from '../core/parts/kinds/delta-blade';

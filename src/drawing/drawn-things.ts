@@ -25,8 +25,7 @@ import {
   type ItemId,
   type Spot,
 } from '../core/lure/lure';
-import { carrierRoom, wireEnd, type Carrier } from '../core/lure/carriers/carrier';
-import { carriersOf } from '../core/lure/strung';
+import { carrierRoom, wireEnd } from '../core/lure/carriers/carrier';
 import { spinSeats } from '../core/lure/spin-seats';
 import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
@@ -117,7 +116,7 @@ export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
   const blades = hanging.filter(({ item }) => item.part.kind === 'blade');
   const links = hanging.filter(({ item, how }) => how === 'hung' && item.part.kind !== 'blade');
   const tied = hanging.filter(({ how }) => how !== 'hung');
-  const wires = wiresOf(build, layout);
+  const wires = wiresOf(layout);
   const strung = wires.flatMap((wire) => wire.laid.strand.map((placed) => ({ wire, placed, item: placed.item })));
   return [
     ...wires.flatMap((wire) => endLoops(wire)),
@@ -135,18 +134,17 @@ export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
 
 /** A carrier as it is drawn: laid, the line its strand is on, and what is picked of it. */
 interface DrawnWire {
-  readonly carrier: Carrier;
   readonly laid: LaidCarrier;
   readonly run: PagePose;
   readonly pick: 'wire' | CarrierId;
 }
 
-function wiresOf(build: Build, layout: Layout): DrawnWire[] {
-  return carriersOf(build).flatMap(({ id, carrier }): DrawnWire[] => {
-    const laid = layout.carriers.find((each) => each.id === id);
-    const pick = id === FIRST_CARRIER ? 'wire' : id;
-    return laid ? [{ carrier, laid, run: linePose(layout, lineOf(id, 'run')), pick }] : [];
-  });
+function wiresOf(layout: Layout): DrawnWire[] {
+  return layout.carriers.map((laid) => ({
+    laid,
+    run: linePose(layout, lineOf(laid.id, 'run')),
+    pick: laid.id === FIRST_CARRIER ? 'wire' : laid.id,
+  }));
 }
 
 function thing(
@@ -165,7 +163,7 @@ function thing(
 }
 
 /** The bent part of the wire, from the head to the arm. */
-function lead({ carrier, laid: { path, wireDiameterM }, pick }: DrawnWire): DrawnThing[] {
+function lead({ laid: { carrier, path, wireDiameterM }, pick }: DrawnWire): DrawnThing[] {
   if (!path) return [];
   const { finish } = carrier.wire;
   const wire = wireDiameterM * MM;
@@ -176,8 +174,8 @@ function lead({ carrier, laid: { path, wireDiameterM }, pick }: DrawnWire): Draw
 
 const PAGE_ORIGIN: PagePose = { xMm: 0, yMm: 0, turnRad: 0 };
 
-function shaft({ carrier, laid, run, pick }: DrawnWire): DrawnThing {
-  const { shaft: span, wireDiameterM } = laid;
+function shaft({ laid, run, pick }: DrawnWire): DrawnThing {
+  const { carrier, shaft: span, wireDiameterM } = laid;
   const radius = (wireDiameterM * MM) / 2;
   const length = (span.x1M - span.x0M) * MM;
   const shapes = [{ d: rectangle(0, -radius, length, radius), fill: paintOf(carrier.wire.finish, 'across') }];
@@ -186,12 +184,13 @@ function shaft({ carrier, laid, run, pick }: DrawnWire): DrawnThing {
 
 /** A nose that is in its head is not drawn. */
 function endLoops(wire: DrawnWire): DrawnThing[] {
-  const isCast = carrierRoom(wire.carrier).castsNose;
+  const isCast = carrierRoom(wire.laid.carrier).castsNose;
   return [endLoop('tail', wire), ...(isCast ? [] : [endLoop('nose', wire)])];
 }
 
 /** Loop and wraps. Local x runs from the outer end of the loop inward, so that both ends are one drawing. */
-function endLoop(end: End, { carrier, laid, run }: DrawnWire): DrawnThing {
+function endLoop(end: End, { laid, run }: DrawnWire): DrawnThing {
+  const { carrier } = laid;
   const pick = spotOf(laid.id, end);
   const placed: PlacedEnd = laid[end];
   const { hex } = carrier.wire.finish;

@@ -3,8 +3,7 @@
  * on, so that its length and what it clears can be measured off the page.
  */
 import { poseOf } from '../core/lure/placed';
-import { PATTERNS } from '../core/parts/blade-pattern';
-import { FILM_LOBE } from '../core/parts/blade-pattern';
+import { PATTERNS, FILM_LOBE } from '../core/parts/blade-pattern';
 import { filmLobe, outlineRim } from '../core/parts/outline';
 import { outsideRadius } from '../core/lure/outside-radius';
 import { pointOn } from '../core/lure/wire-path';

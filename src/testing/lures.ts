@@ -6,7 +6,7 @@ import { startLure } from '@/core/family/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
 import { carrierIdSchema, itemIdSchema, lureIdSchema, type ItemId, type Lure, type Seat } from '@/core/lure/lure';
-import { type How } from '@/core/parts/kinds/room';
+import type { How } from '@/core/parts/kinds/room';
 import { heavier, withPart } from '@/core/lure/resized';
 import { DEMO_LURES } from '@/demo/scenario';
 

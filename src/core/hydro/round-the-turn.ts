@@ -20,7 +20,7 @@
 import { addedMass } from './added-mass';
 import { findRoot } from './root';
 import { FOR_ANSWER, MAX_SPEED_MPS, restTorques, steadySolver, type SpinOutcome, type Turning } from './spin';
-import { type Bearing, type SpinBlade } from './blade-loads';
+import type { Bearing, SpinBlade } from './blade-loads';
 import calibrated from './spin-coefficients.json';
 
 /** P of a turning blade over the least that keeps it turning, its flap held and free: 1 where it stops. */

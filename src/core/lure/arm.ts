@@ -4,14 +4,14 @@ import { addedMass } from '../hydro/added-mass';
 import { spinBlade } from '../hydro/spin-blade';
 import type { Blade } from '../parts/kinds/blade';
 import type { Wire } from '../parts/kinds/wire';
-import { wireMass } from '../parts/mass';
+import { wireMass } from '../parts/stock';
 import type { MaterialId } from '../parts/material';
 import type { Body } from './bodies';
 import { carrierRoom } from './carriers/carrier';
 import type { CarrierSpring } from './carriers/room';
 import type { Layout } from './layout';
 import type { Build, CarrierId } from './lure';
-import { carrierOfLine, lineKind } from './placed';
+import { laidAlong, lineKind } from './placed';
 import { carriersOf } from './strung';
 
 /** Young's modulus of a material wire is drawn from; null for any other. */
@@ -93,11 +93,10 @@ function armOn(
       share.set(item.id, isBehind ? 1 : Math.min(1, (x0M + x1M) / 2 / armM) ** 2);
   }
   for (const { item, line, pivotM } of layout.off) {
-    const on = layout.carriers.find(({ id }) => id === carrierOfLine(line));
+    const { id, behind } = laidAlong(layout, line);
     const kind = lineKind(line);
-    if (on?.behind.includes(carrier)) share.set(item.id, 1);
-    else if (on?.id === carrier && kind === 'trail') share.set(item.id, 1);
-    else if (on?.id === carrier && kind === 'run') share.set(item.id, Math.min(1, pivotM / armM) ** 2);
+    if (behind.includes(carrier) || (id === carrier && kind === 'trail')) share.set(item.id, 1);
+    else if (id === carrier && kind === 'run') share.set(item.id, Math.min(1, pivotM / armM) ** 2);
   }
   const bladeWaterKg = Object.values(build.items).reduce((sum, { id, part }) => {
     const moves = share.get(id) ?? 0;

@@ -13,7 +13,7 @@ import { layOut } from './layout';
 import { poseOf } from './placed';
 import { cutLengths } from './lengths';
 import { howSchema, type Item, type Lure } from './lure';
-import { type How } from '../parts/kinds/room';
+import type { How } from '../parts/kinds/room';
 import { lureMass } from './mass';
 import { canSitOn, canThread } from './structure';
 

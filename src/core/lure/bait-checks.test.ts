@@ -3,13 +3,12 @@ import { bait, bentAt, demoLure, edited, itemId, on, part, plainBait, plainBuzz,
 import { DEMO_LURES } from '@/demo/scenario';
 import { findingWords, repairWords } from '../../words/finding-words';
 import { CATALOGUE } from '../parts/catalogue';
-import { partSchema } from '../parts/part';
+import { partSchema, type ItemState } from '../parts/part';
 import type { HookRule } from './hook-rule';
 import type { Edit } from './edit';
 import { seatPart, takeOff, threadParts } from './editing';
 import type { Finding } from './finding';
 import { findings, USUAL_CONTEXT } from './findings';
-import type { ItemState } from '../parts/part';
 import type { Lure } from './lure';
 import { placementEdits } from './placement';
 

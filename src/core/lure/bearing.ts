@@ -7,7 +7,7 @@ import type { MaterialId } from '../parts/material';
 import type { Part } from '../parts/part';
 import { laidWith, type Layout } from './layout';
 import { stateOf } from './item-state';
-import { type SwivelCondition } from '../parts/kinds/swivel';
+import type { SwivelCondition } from '../parts/kinds/swivel';
 import type { Item, ItemId } from './lure';
 
 /** Coefficient of friction of brass or steel on each material. */

@@ -3,7 +3,7 @@
  * the next begins; sums are those of lengths.ts.
  */
 import { wireCut } from './lengths';
-import { type LengthTerm } from './length-term';
+import type { LengthTerm } from './length-term';
 import type { Build, End } from './lure';
 
 export interface WireStretch {

@@ -6,7 +6,7 @@
  * across grows with a small angle to the flow (slender bodies: twice their base, Munk). Coefficients are trade estimates
  * unless a source is named.
  */
-import { wireMass } from '../parts/mass';
+import { wireMass } from '../parts/stock';
 import { densityOf } from '../parts/material';
 import { TURNING_AREAS, WIRE_DRAG, type Areas } from '../parts/kinds/room';
 import { roomOf } from '../parts/part';
@@ -16,9 +16,8 @@ import type { LaidCarrier, Layout } from './layout';
 import { carrierCut, cutLengths, type CutLength } from './lengths';
 import { childrenOf, FIRST_CARRIER, type Build, type CarrierId, type Item, type ItemId } from './lure';
 import { itemMass } from './mass';
-import { carrierOfLine, lineKind, lineOf, poseOf, type Line } from './placed';
+import { laidAlong, lineKind, lineOf, poseOf, type Line } from './placed';
 import { deltaSeats, filmSeats, spinSeats } from './spin-seats';
-import { carriersOf, type Strung } from './strung';
 import { pointOn } from './wire-path';
 
 /** Of its areas, strands lie down as it goes faster; see hydro/trim.ts. */
@@ -51,11 +50,7 @@ export function bodiesOf(build: Build, layout: Layout): Body[] {
     const middleM = part.kind === 'skirtLayer' ? x0M + STRIP_MIDDLE * part.lengthM : (x0M + x1M) / 2;
     return bodyAt(build, layout, cuts, item, line, middleM, offAxisM, x1M - x0M, turning);
   });
-  const carriers = carriersOf(build).flatMap((each) => {
-    const laid = layout.carriers.find(({ id }) => id === each.id);
-    return laid ? carrierBodies(each, laid) : [];
-  });
-  return [...strung, ...off, ...carriers];
+  return [...strung, ...off, ...layout.carriers.flatMap(carrierBodies)];
 }
 
 /** Where the middle of a strip's mass lies behind its band, of its length. Trade estimate. */
@@ -90,25 +85,25 @@ function bodyAt(
 }
 
 /** How far beside the plane of the lure this sits: on an arm bent sideways, at the tail of a crooked trailer. */
-function sideOf({ carriers }: Layout, item: Item, line: Line, alongM: number): number {
+function sideOf(layout: Layout, item: Item, line: Line, alongM: number): number {
   if (item.part.kind === 'trailer') {
     const { crookedRad } = stateOf(item, 'trailer');
     return (item.part.lengthM / 2) * Math.sin(crookedRad);
   }
-  const on = carriers.find(({ id }) => id === carrierOfLine(line));
+  const { path, shaft } = laidAlong(layout, line);
   const kind = lineKind(line);
-  if (!on?.path || (kind !== 'run' && kind !== 'trail')) return 0;
-  const { armStartZM, armEndZM } = on.path;
-  const share = kind === 'run' ? Math.min(1, alongM / Math.max(on.shaft.x1M, 1e-6)) : 1;
+  if (!path || (kind !== 'run' && kind !== 'trail')) return 0;
+  const { armStartZM, armEndZM } = path;
+  const share = kind === 'run' ? Math.min(1, alongM / Math.max(shaft.x1M, 1e-6)) : 1;
   return armStartZM + (armEndZM - armStartZM) * share;
 }
 
 /** A carrier's own mass and drag: as one piece when it is straight, section by section when it is bent. */
-function carrierBodies({ carrier, id }: Pick<Strung, 'carrier' | 'id'>, laid: LaidCarrier): Body[] {
+function carrierBodies(laid: LaidCarrier): Body[] {
+  const { id, carrier, lines, path, nose, tail } = laid;
   const { wire } = carrier;
   const density = densityOf(wire.material);
-  const terms = carrierCut({ carrier, id }, laid).terms.filter(({ code }) => code !== 'tag');
-  const { lines, path, nose, tail } = laid;
+  const terms = carrierCut(laid).terms.filter(({ code }) => code !== 'tag');
   const run = { lines, path, noseM: nose.x0M, tailM: tail.x1M, noseLoopRadiusM: nose.loopInsideRadiusM };
   return carrierRoom(carrier)
     .pieces(carrier, run, terms)

@@ -15,7 +15,7 @@ import { bladeReach, chordRatio } from '../parts/outline';
 import { hookLimb } from '../parts/hook-form';
 import type { Hook } from '../parts/kinds/hook';
 import type { Layout } from './layout';
-import { carrierOfLine, lineKind, poseOf, type PlacedOff } from './placed';
+import { laidAlong, lineKind, poseOf, type PlacedOff } from './placed';
 import { tubeHoldsHook } from './lengths';
 import type { ItemId } from './lure';
 import { lineToOutline, outlineToOutline, toStretch, type PlanePoint } from './plane';
@@ -92,14 +92,12 @@ export function turningClearance(
  * What to add to places along the hook's line to have them along the blade's, m: both lie on one way when they are on one
  * carrier or on carriers that hang one on the other. Null for a hook held in the plane of the lure, or on another way.
  */
-function shiftTo({ carriers }: Layout, seat: SpinSeat, hook: PlacedOff): number | null {
+function shiftTo(layout: Layout, seat: SpinSeat, hook: PlacedOff): number | null {
   if (lineKind(hook.line) === 'head') return null;
-  const [blade, behind] = [carrierOfLine(seat.line), carrierOfLine(hook.line)];
-  if (blade === behind) return 0;
-  const a = carriers.find(({ id }) => id === blade);
-  const b = carriers.find(({ id }) => id === behind);
-  const isOneWay = a && b && (a.behind.includes(b.id) || b.behind.includes(a.id));
-  return isOneWay ? b.fromM - a.fromM : null;
+  const [blade, other] = [laidAlong(layout, seat.line), laidAlong(layout, hook.line)];
+  if (blade === other) return 0;
+  const isOneWay = blade.behind.includes(other.id) || other.behind.includes(blade.id);
+  return isOneWay ? other.fromM - blade.fromM : null;
 }
 
 function inPlane(

@@ -58,16 +58,14 @@ export function costOfChange(from: Build, to: Build): Cost[] {
 
 /** Joined carriers that have to be made anew, each from its own wire. */
 function newJoined(from: Build, to: Build): Cost[] {
-  const made = to.joined.filter((each) => {
+  const made = to.joined.flatMap((each) => {
     const before = from.joined.find(({ id }) => id === each.id);
-    return JSON.stringify(before) !== JSON.stringify(each);
+    return JSON.stringify(before) === JSON.stringify(each) ? [] : [each.id];
   });
   if (made.length === 0) return [];
-  const { carriers } = layOut(to);
-  return made.flatMap((each): Cost[] => {
-    const laid = carriers.find(({ id }) => id === each.id);
-    return laid ? [{ code: 'cutsWire', wire: each.carrier.wire, newLengthM: carrierCut(each, laid).cutM }] : [];
-  });
+  return layOut(to)
+    .carriers.filter(({ id }) => made.includes(id))
+    .map((laid) => ({ code: 'cutsWire', wire: laid.carrier.wire, newLengthM: carrierCut(laid).cutM }));
 }
 
 function tiesAgain(changed: readonly ItemId[], heldBy: (id: ItemId) => string[]): Cost[] {

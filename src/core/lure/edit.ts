@@ -5,10 +5,9 @@
 import * as z from 'zod/mini';
 import { noteText, shortText, wireLengthM } from '../schema';
 import { never } from '../never';
-import { partSchema } from '../parts/part';
+import { partSchema, stateSchema } from '../parts/part';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
-import { stateSchema } from '../parts/part';
 import {
   buildSchema,
   carrierIdSchema,
@@ -234,13 +233,10 @@ function insert(
   }
   let inserted = withBuild(lure, { items: next, joined: carriers });
   for (const { index, entry, on: id } of entries) {
-    const step = onCarrier(inserted, id, ({ strand: old }) =>
-      index > old.length
-        ? { refusal: { code: 'noSuchPlace', index, length: old.length } }
-        : { changes: { strand: old.toSpliced(index, 0, entry) }, inverse: { kind: 'remove', items: [] } },
-    );
-    if ('refusal' in step) return step;
-    inserted = step.lure;
+    const old = stringingOf(inserted.build, id)?.strand;
+    if (!old) return noCarrier(id);
+    if (index > old.length) return { refusal: { code: 'noSuchPlace', index, length: old.length } };
+    inserted = withStringing(inserted, id, { strand: old.toSpliced(index, 0, entry) });
   }
   return {
     lure: inserted,
@@ -289,23 +285,35 @@ function remove(
   };
 }
 
+/** A carrier and what is threaded on it. */
 type Stringing = Pick<Build, 'carrier' | 'strand'>;
 
-/** Changes one carrier or its strand: the first, unless another is named. */
+/** Of the first carrier, unless another is named. */
+function stringingOf(build: Build, id: CarrierId = FIRST_CARRIER): Stringing | undefined {
+  return id === FIRST_CARRIER ? build : build.joined.find((each) => each.id === id);
+}
+
+function withStringing(lure: Lure, id: CarrierId = FIRST_CARRIER, changes: Partial<Stringing>): Lure {
+  if (id === FIRST_CARRIER) return withBuild(lure, changes);
+  return withBuild(lure, {
+    joined: lure.build.joined.map((each) => (each.id === id ? { ...each, ...changes } : each)),
+  });
+}
+
+function noCarrier(id: CarrierId = FIRST_CARRIER): Step {
+  return { refusal: { code: 'unknownCarrier', carrier: id } };
+}
+
 function onCarrier(
   lure: Lure,
   id: CarrierId | undefined,
   apply: (old: Stringing) => { changes: Partial<Stringing>; inverse: Edit } | { refusal: Refusal },
 ): Step {
-  const { build } = lure;
-  const old = id === undefined || id === FIRST_CARRIER ? build : build.joined.find((each) => each.id === id);
-  if (!old) return { refusal: { code: 'unknownCarrier', carrier: id ?? FIRST_CARRIER } };
+  const old = stringingOf(lure.build, id);
+  if (!old) return noCarrier(id);
   const result = apply(old);
   if ('refusal' in result) return result;
-  const { changes, inverse } = result;
-  if (old === build) return { lure: withBuild(lure, changes), inverse };
-  const joined = build.joined.map((each) => (each.id === id ? { ...each, ...changes } : each));
-  return { lure: withBuild(lure, { joined }), inverse };
+  return { lure: withStringing(lure, id, result.changes), inverse: result.inverse };
 }
 
 function change(

@@ -10,7 +10,7 @@
 import { eyeLengthM } from '../parts/hook-form';
 import type { Along, Bearing, How } from '../parts/kinds/room';
 import { roomOf } from '../parts/part';
-import { carrierRoom } from './carriers/carrier';
+import { carrierRoom, type Carrier } from './carriers/carrier';
 import type { CarrierLines, Lie } from './carriers/room';
 import { stateOf } from './item-state';
 import {
@@ -26,7 +26,7 @@ import {
 } from './lure';
 import { outsideRadius } from './outside-radius';
 import {
-  carrierOfLine,
+  laidAlong,
   lineKind,
   lineOf,
   poseOf,
@@ -44,6 +44,7 @@ import { pathMoved, pointOn, type PlanePlace, type Pose, type WirePath } from '.
 /** One carrier with what is threaded on it. */
 export interface LaidCarrier {
   readonly id: CarrierId;
+  readonly carrier: Carrier;
   /** What it hangs on, one above the other, the nearest first; none of the one that the line pulls. */
   readonly behind: readonly CarrierId[];
   /** Place of its front on the way from the first carrier's nose along all that it hangs on, m. */
@@ -79,15 +80,26 @@ export function layOut(build: Build): Layout {
   const first = layCarrier(build, pulled, null);
   const carriers = [first.laid];
   const off = [...first.off];
-  const waiting = [...joined];
+  let waiting = joined;
   while (waiting.length > 0) {
-    const at = waiting.findIndex(({ joint }) => hangsAt(joint, carriers, off) !== null);
-    const [next] = waiting.splice(at, 1);
-    if (at < 0 || !next) throw new Error('layOut: a carrier hangs on nothing; structureProblem should have refused it');
-    const { laid, off: own } = layCarrier(build, next, hangsAt(next.joint, carriers, off));
-    carriers.push(laid);
-    off.push(...own);
+    const left: Strung[] = [];
+    for (const each of waiting) {
+      const hung = hangsAt(each.joint, carriers, off);
+      if (!hung) {
+        left.push(each);
+        continue;
+      }
+      const { laid, off: own } = layCarrier(build, each, hung);
+      carriers.push(laid);
+      off.push(...own);
+    }
+    if (left.length === waiting.length) {
+      throw new Error('layOut: a carrier hangs on nothing; structureProblem should have refused it');
+    }
+    waiting = left;
   }
+  const order = joined.map(({ id }) => id);
+  carriers.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
   return { ...first.laid, ...boxOf(carriers, off), carriers, off };
 }
 
@@ -101,21 +113,21 @@ interface HangsAt extends PlanePlace {
 /** Where a joined carrier bears on what holds it; null while that is not laid yet. */
 function hangsAt(joint: Strung['joint'], carriers: readonly LaidCarrier[], off: readonly PlacedOff[]): HangsAt | null {
   if (!joint) return null;
-  const on = (id: CarrierId, line: Line, alongM: number): HangsAt | null => {
-    const holder = carriers.find((each) => each.id === id);
-    return holder ? { ...pointOn(holder.lines[lineKind(line)], alongM), holder, alongM } : null;
-  };
   if (joint.on === 'end') {
     const holder = carriers.find(({ id }) => id === joint.carrier);
-    if (!holder || joint.end === 'nose') return on(joint.carrier, 'run', 0);
-    return on(joint.carrier, 'trail', bearsAtTail(holder.tail, holder.wireDiameterM));
+    if (!holder) return null;
+    const { lines, tail, wireDiameterM } = holder;
+    const [line, alongM] =
+      joint.end === 'nose' ? [lines.run, 0] : ([lines.trail, bearsAtTail(tail, wireDiameterM)] as const);
+    return { ...pointOn(line, alongM), holder, alongM };
   }
   const held = off.find(({ item }) => item.id === joint.item);
   if (!held) return null;
   const { part } = held.item;
   const at = { alongM: held.pivotM, offAxisM: held.offAxisM, coveredToM: null, roomM: 0 };
   const { alongM } = roomOf(part).holds.hung?.bearing(part, held, at) ?? at;
-  return on(carrierOfLine(held.line), held.line, alongM);
+  const holder = laidAlong({ carriers }, held.line);
+  return { ...pointOn(holder.lines[lineKind(held.line)], alongM), holder, alongM };
 }
 
 function layCarrier(
@@ -146,6 +158,7 @@ function layCarrier(
   return {
     laid: {
       id,
+      carrier,
       behind: hung ? [hung.holder.id, ...hung.holder.behind] : [],
       fromM: hung ? hung.holder.fromM + hung.alongM - insideNoseM : 0,
       lines,
@@ -241,8 +254,8 @@ function boxOf(
 }
 
 /** The carrier that this item is threaded on, as it is laid; the first for one that is threaded on none. */
-export function laidWith({ carriers, ...layout }: Layout, item: ItemId): LaidCarrier {
-  return carriers.find(({ strand }) => strand.some((entry) => entry.item.id === item)) ?? carriers[0] ?? layout;
+export function laidWith(layout: Layout, item: ItemId): LaidCarrier {
+  return layout.carriers.find(({ strand }) => strand.some((entry) => entry.item.id === item)) ?? layout;
 }
 
 /** The hooks that trail behind: those a blade could reach. */

@@ -12,9 +12,9 @@ import { carrierRoom } from './carriers/carrier';
 import { stateOf } from './item-state';
 import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from './layout';
 import { endTerms, type LengthTerm } from './length-term';
-import { FIRST_CARRIER, type Build, type CarrierId, type End, type Item } from './lure';
-import { carrierOfLine, type PlacedOff } from './placed';
-import { carriersOf, carrierWith, type Strung } from './strung';
+import type { Build, CarrierId, End, Item } from './lure';
+import { laidAlong, lineOf, type PlacedOff } from './placed';
+import { carrierWith } from './strung';
 
 export interface CutLength {
   readonly of: 'wire' | 'shrinkTube' | 'spacer' | 'skirtLayer' | 'keeper' | 'lockWire';
@@ -34,24 +34,21 @@ const LOCK_TWIST_M = 0.012;
 
 /** Every length to cut for this build, the wires first. A bought frame has its wire cut and bent already. */
 export function cutLengths(build: Build, layout: Layout = layOut(build)): CutLength[] {
-  const all = carriersOf(build).flatMap((each) => {
-    const laid = layout.carriers.find(({ id }) => id === each.id);
-    return laid ? [{ each, laid }] : [];
-  });
+  const { carriers } = layout;
   return [
-    ...all.flatMap(({ each, laid }) => (carrierRoom(each.carrier).isCut(each.carrier) ? [carrierCut(each, laid)] : [])),
-    ...all.flatMap(({ laid }) => tubeCuts(build, layout, laid)),
+    ...carriers.filter(({ carrier }) => carrierRoom(carrier).isCut(carrier)).map(carrierCut),
+    ...carriers.flatMap((laid) => tubeCuts(layout, laid)),
     ...pieceCuts(build),
   ];
 }
 
 /** The first carrier's own wire, also that of a bought frame. */
 export function wireCut(build: Build, layout: Layout = layOut(build)): CutLength {
-  return carrierCut({ id: FIRST_CARRIER, carrier: build.carrier }, layout);
+  return carrierCut(layout);
 }
 
 /** A carrier's own wire, also that of a bought frame. */
-export function carrierCut({ id, carrier }: Pick<Strung, 'id' | 'carrier'>, { stackM }: LaidCarrier): CutLength {
+export function carrierCut({ id, carrier, stackM }: LaidCarrier): CutLength {
   const room = carrierRoom(carrier);
   const ends = (end: End) => endTerms(end, room.end(carrier, end), carrier.wire.diameterM);
   return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...ends('tail')], id);
@@ -91,10 +88,13 @@ function pieceCuts(build: Build): CutLength[] {
 }
 
 /** Tubes that end up over the tail: they must cover the wraps, the loop, the rings and the hook's eye. */
-function tubeCuts(build: Build, layout: Layout, { id, strand, tail }: LaidCarrier): CutLength[] {
+function tubeCuts({ off }: Layout, { id, strand, tail }: LaidCarrier): CutLength[] {
   const last = strand.at(-1);
   if (!last || last.item.part.kind !== 'shrinkTube') return [];
-  const end = tubeCoverEnd(tail, layout.off.filter(isOnTail(build, id)));
+  const end = tubeCoverEnd(
+    tail,
+    off.filter(({ line }) => line === lineOf(id, 'trail')),
+  );
   const wrapsM = tail.wraps.x1M - tail.wraps.x0M;
   const loopM = tail.x1M - tail.x0M;
   const behindM = end - tail.x1M;
@@ -110,20 +110,9 @@ function tubeCuts(build: Build, layout: Layout, { id, strand, tail }: LaidCarrie
   ];
 }
 
-function isOnTail(build: Build, carrier: CarrierId) {
-  const reachesTail = (item: Item): boolean => {
-    const { seat } = item;
-    if (seat.on === 'end') return seat.end === 'tail' && (seat.carrier ?? FIRST_CARRIER) === carrier;
-    if (seat.on !== 'item') return false;
-    const parent = build.items[seat.item];
-    return parent !== undefined && reachesTail(parent);
-  };
-  return ({ item }: { item: Item }) => reachesTail(item);
-}
-
 /** True when a tube over the tail reaches past this hook's eye, so that it holds the hook in line. */
-export function tubeHoldsHook({ carriers }: Layout, hook: Pick<PlacedOff, 'item' | 'x0M' | 'line'>): boolean {
-  const last = carriers.find(({ id }) => id === carrierOfLine(hook.line))?.strand.at(-1);
+export function tubeHoldsHook(layout: Layout, hook: Pick<PlacedOff, 'item' | 'x0M' | 'line'>): boolean {
+  const last = laidAlong(layout, hook.line).strand.at(-1);
   if (!last || last.item.part.kind !== 'shrinkTube' || hook.item.part.kind !== 'hook') return false;
   return last.x1M >= hook.x0M + eyeLengthM(hook.item.part) - 1e-6;
 }

@@ -6,11 +6,10 @@
  */
 import * as z from 'zod/mini';
 import { daySchema, noteText, shortText } from '../schema';
-import { partSchema } from '../parts/part';
+import { partSchema, stateSchema } from '../parts/part';
 import { HOWS } from '../parts/kinds/room';
 import type { WireEnd } from '../parts/wire-form';
 import { carrierSchema } from './carriers/carrier';
-import { stateSchema } from '../parts/part';
 
 export const itemIdSchema = z
   .string()

@@ -1,10 +1,10 @@
 /** Mass of the whole lure as built, kg: measured parts, and of wire and tube the length that is in it. */
-import { wireMass } from '../parts/mass';
+import { wireMass } from '../parts/stock';
 import { roomOf } from '../parts/part';
 import { layOut } from './layout';
 import { carrierCut, cutLengths, type CutLength } from './lengths';
 import type { Build, CarrierId, Item } from './lure';
-import { carriersOf, carrierWith } from './strung';
+import { carriersOf } from './strung';
 
 export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(build)): number {
   const parts = Object.values(build.items).reduce((sum, item) => sum + itemMass(item, cuts), 0);
@@ -15,11 +15,10 @@ export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(b
 }
 
 /** Of a wire that comes formed, which is not among what has to be cut. */
-function cutOf(build: Build, id: CarrierId): CutLength {
-  const laid = layOut(build).carriers.find((each) => each.id === id);
-  const strung = carrierWith(build, id);
-  if (!laid || !strung) throw new Error(`lureMass: there is no carrier ${id}`);
-  return carrierCut(strung, laid);
+function cutOf(build: Build, carrier: CarrierId): CutLength {
+  const laid = layOut(build).carriers.find(({ id }) => id === carrier);
+  if (!laid) throw new Error(`lureMass: there is no carrier ${carrier}`);
+  return carrierCut(laid);
 }
 
 /** Mass of one item as it is on the lure: of what is sold by length its length in it, of a trailer what is left of it. */

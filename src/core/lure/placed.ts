@@ -25,15 +25,23 @@ export function carrierOfLine(line: Line): CarrierId {
   return at < 0 ? FIRST_CARRIER : (line.slice(0, at) as CarrierId);
 }
 
-/** Where a line lies in the lure. @throws Error for a line of a carrier that is not there */
-export function poseOf(
-  { carriers }: { readonly carriers: readonly { readonly id: CarrierId; readonly lines: CarrierLines }[] },
+/** The carrier that a line belongs to, as it is laid. @throws Error for a line of a carrier that is not there */
+export function laidAlong<C extends { readonly id: CarrierId }>(
+  { carriers }: { readonly carriers: readonly C[] },
   line: Line,
-): Pose {
+): C {
   const id = carrierOfLine(line);
   const carrier = carriers.find((each) => each.id === id);
-  if (!carrier) throw new Error(`poseOf: there is no carrier ${id}`);
-  return carrier.lines[lineKind(line)];
+  if (!carrier) throw new Error(`laidAlong: there is no carrier ${id}`);
+  return carrier;
+}
+
+/** Where a line lies in the lure. */
+export function poseOf(
+  layout: { readonly carriers: readonly { readonly id: CarrierId; readonly lines: CarrierLines }[] },
+  line: Line,
+): Pose {
+  return laidAlong(layout, line).lines[lineKind(line)];
 }
 
 export interface Span {

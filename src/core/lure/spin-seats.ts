@@ -12,7 +12,7 @@ import { bearingOf, swivelBearing, type BladeState } from './bearing';
 import { stateOf } from './item-state';
 import { layOut, type Layout } from './layout';
 import { outsideRadius } from './outside-radius';
-import { carrierOfLine, lineOf, poseOf, type Line, type PlacedClevis, type PlacedEntry } from './placed';
+import { laidAlong, lineOf, poseOf, type Line, type PlacedClevis, type PlacedEntry } from './placed';
 import { pointOn, type PlanePlace } from './wire-path';
 import type { Build, CarrierId, Item, ItemId } from './lure';
 
@@ -184,14 +184,8 @@ export function spinners(
 }
 
 function placedOn(layout: Layout, line: Line, alongM: number): Pick<Spinner, 'carrier' | 'behind' | 'placeM' | 'at'> {
-  const carrier = carrierOfLine(line);
-  const on = layout.carriers.find(({ id }) => id === carrier);
-  return {
-    carrier,
-    behind: on?.behind ?? [],
-    placeM: (on?.fromM ?? 0) + alongM,
-    at: pointOn(poseOf(layout, line), alongM),
-  };
+  const { id, behind, fromM } = laidAlong(layout, line);
+  return { carrier: id, behind, placeM: fromM + alongM, at: pointOn(poseOf(layout, line), alongM) };
 }
 
 function clevisBlades(build: Build, layout: Layout): ItemId[] {

@@ -1,7 +1,7 @@
 /**
  * What no order of work could ever reach. Everything else is a design with findings.
  */
-import type { Holds, Port } from '../parts/kinds/room';
+import type { Holds, Port, How } from '../parts/kinds/room';
 import { portsOf, type PartKind } from '../parts/part';
 import { carrierRoom, type Carrier } from './carriers/carrier';
 import { carrierOfItem, carriersOf, carrierWith, holderOfJoint } from './strung';
@@ -24,8 +24,6 @@ import {
   type Joint,
   type Seat,
 } from './lure';
-
-import { type How } from '../parts/kinds/room';
 
 export type Refusal =
   | { readonly code: 'unknownItem'; readonly item: string }

@@ -2,7 +2,7 @@
  * How a build is made: its steps in the best order, each with its measures, tools, minutes, dangers, what it is the last
  * chance for, what to look at afterwards and how it could be undone. Derived from the build alone.
  */
-import { type Build, type End, type ItemId } from '../lure/lure';
+import type { Build, End, ItemId } from '../lure/lure';
 import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
 import type { WireEnd } from '../parts/wire-form';
 import { doingId, itemsOf, type Doing } from './doing';

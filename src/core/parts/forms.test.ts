@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { partsOfKind } from './catalogue';
 import { deltaLobeArea, deltaSweep, DELTA_TIPS_AT } from './delta-form';
-import { headProfile, headVolume } from './head-form';
-import { massFromGeometry, wireMass } from './mass';
+import { headProfile, headVolume, HEAD_SHAPES } from './head-form';
+import { massFromGeometry } from './mass';
+import { wireMass } from './stock';
 import { keeperWire } from './kinds/keeper';
-import { HEAD_SHAPES } from './head-form';
 import { TRAILER_STYLES } from './kinds/trailer';
 import { formedLength } from './formed-wire';
 

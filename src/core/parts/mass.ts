@@ -5,8 +5,3 @@ import { roomOf, type Part } from './part';
 export function massFromGeometry(part: Part): number {
   return roomOf(part).geometricKg(part);
 }
-
-/** Mass of a length of stock sold by length, kg. */
-export function wireMass(stock: { readonly massKg: number; readonly stockLengthM: number }, lengthM: number): number {
-  return (stock.massKg / stock.stockLengthM) * lengthM;
-}

@@ -20,7 +20,7 @@ import { divesTo, type Diver } from '../hydro/diver';
 import { filmBearing, filmSpinBlade } from '../hydro/film-blade';
 import { nailIn, nailPlace } from '../hydro/nail-weight';
 import { fishingLine, USUAL_OUTFIT } from '../hydro/outfit';
-import { type Turning } from '../hydro/spin';
+import type { Turning } from '../hydro/spin';
 import { GOOD_CLEVIS_BEARING } from '../hydro/blade-loads';
 import { referenceBlade, spinBlade, type MeasuredBlade } from '../hydro/spin-blade';
 import { meanSpin, slowestKept, type Kept } from '../hydro/round-the-turn';

@@ -5,8 +5,8 @@ import { BLADE_PATTERNS, PATTERNS, type BladePattern } from '@/core/parts/blade-
 import { MATERIALS, type MaterialId } from '@/core/parts/material';
 import { bladeFromReadings, MASS_AGREES_WITHIN, type BladeReadings } from '@/core/parts/measure-blade';
 import { partSchema } from '@/core/parts/part';
-import { type Blade } from '@/core/parts/kinds/blade';
-import { type Finish } from '@/core/parts/kinds/common';
+import type { Blade } from '@/core/parts/kinds/blade';
+import type { Finish } from '@/core/parts/kinds/common';
 import { REFERENCE_HOLE_OFFSET_M } from '@/core/hydro/spin-blade';
 import type { UnitSystem } from '@/core/units/write';
 import { MeasuringFigure, type BladeMeasure } from '@/drawing/MeasuringFigure';

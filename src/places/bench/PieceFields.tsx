@@ -3,7 +3,7 @@
 import type { Edit } from '@/core/lure/edit';
 import { RIVET_FIXINGS } from '@/core/parts/kinds/rivet';
 import { SWIVEL_CONDITIONS } from '@/core/parts/kinds/swivel';
-import { type ItemState } from '@/core/parts/part';
+import type { ItemState } from '@/core/parts/part';
 import { never } from '@/core/never';
 import type { Item } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';

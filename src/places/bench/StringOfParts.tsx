@@ -17,7 +17,7 @@ import { moveRun } from '@/core/lure/editing';
 import type { Layout } from '@/core/lure/layout';
 import { CARRIER_WORDS } from '@/words/carrier-words';
 import { lineOf, poseOf, type Line } from '@/core/lure/placed';
-import { type Build } from '@/core/lure/lure';
+import type { Build } from '@/core/lure/lure';
 import { carrierRoom, wireEnd, type Carrier } from '@/core/lure/carriers/carrier';
 import { pointOn } from '@/core/lure/wire-path';
 import type { SpinSeat } from '@/core/lure/spin-seats';

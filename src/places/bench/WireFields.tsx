@@ -5,7 +5,7 @@ import { addBend, bendTo, straightenOut, withSection } from '@/core/lure/bending
 import type { Edit } from '@/core/lure/edit';
 import { USUAL_LOOP, type Build, type End } from '@/core/lure/lure';
 import { wireEnd } from '@/core/lure/carriers/carrier';
-import { type BentWire } from '@/core/lure/carriers/bent-wire';
+import type { BentWire } from '@/core/lure/carriers/bent-wire';
 import { wireIn } from '@/core/parts/formed-wire';
 import type { Section, WireEnd } from '@/core/parts/wire-form';
 import { showLength, type UnitSystem } from '@/core/units/write';

@@ -4,7 +4,7 @@ import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { Placement } from '@/core/lure/placement';
 import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
 import { childrenOf, howSchema, type Build, type Seat } from '@/core/lure/lure';
-import { type How } from '@/core/parts/kinds/room';
+import type { How } from '@/core/parts/kinds/room';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
 import { change } from './bench-store';
 import type { StringUnit } from './string-units';

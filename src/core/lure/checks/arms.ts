@@ -5,7 +5,7 @@ import type { Finding } from '../finding';
 import { stateOf } from '../item-state';
 import type { Layout } from '../layout';
 import { childrenOf, itemOf, spotOf, type Build, type CarrierId } from '../lure';
-import { type BentWire } from '../carriers/bent-wire';
+import type { BentWire } from '../carriers/bent-wire';
 import { walkWire } from '../wire-path';
 import { USUAL_ROOM_M } from './clevises';
 

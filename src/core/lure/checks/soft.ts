@@ -3,7 +3,7 @@ import type { Trailer } from '../../parts/kinds/trailer';
 import type { Edit } from '../edit';
 import type { Finding } from '../finding';
 import { stateOf } from '../item-state';
-import { type ItemState } from '../../parts/part';
+import type { ItemState } from '../../parts/part';
 import type { Layout } from '../layout';
 import type { PlacedOff } from '../placed';
 import type { Build, Item } from '../lure';

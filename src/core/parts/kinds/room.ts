@@ -4,9 +4,9 @@
  * Parts meet port in port. The side of a part is what it brings to a joint: the hole of a blade, the eye of a hook. A
  * hanger is what it sits on: the lobe of a clevis, a loop of the wire. How says in which way it sits there.
  */
-import type { MaterialId } from '../material';
-import { densityOf } from '../material';
+import { densityOf, type MaterialId } from '../material';
 import type { ProfilePoint } from '../profile';
+import { wireMass } from '../stock';
 
 /**
  * How one part sits on another. `over`: slid over it, which passes through its bore (a bell over its sleeve).
@@ -203,7 +203,7 @@ export function stockMassKg(
   _state: unknown,
   inLureM: number | null,
 ): number {
-  return inLureM === null ? 0 : (stock.massKg / stock.stockLengthM) * inLureM;
+  return inLureM === null ? 0 : wireMass(stock, inLureM);
 }
 
 /** Nothing is done to it. */
