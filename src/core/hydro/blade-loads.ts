@@ -79,9 +79,18 @@ export interface Loads {
 }
 
 export class BladeLoads {
-  private readonly slope: number;
+  /** Distance from the hole of each strip, then ½ρ times its area. */
+  private readonly strips: Float64Array;
+  private readonly count: number;
+  private readonly inverseSlope: number;
+  private readonly stallTerm: number;
   private readonly sinPsi: number;
   private readonly cosPsi: number;
+  private readonly edgeDrag: number;
+  private readonly flapFactor: number;
+  private readonly lobes: number;
+  /** Moments of what is flung, Σ (ρ_b t + ρz) sⁿ dA for n = 0, 1, 2. */
+  private readonly massMoments: readonly [number, number, number];
   readonly loads: Loads = {
     torque: 0,
     radial: 0,
@@ -97,73 +106,96 @@ export class BladeLoads {
     private readonly blade: SpinBlade,
     private readonly dropM: number,
     private readonly mostSpreadRad: number,
-    private readonly waterDensityKgM3: number,
+    waterDensityKgM3: number,
   ) {
-    this.slope = normalSlope(blade.lengthM, blade.planAreaM2);
-    this.sinPsi = Math.sin(blade.coefficients.setAngleRad);
-    this.cosPsi = Math.cos(blade.coefficients.setAngleRad);
+    const { setAngleRad, edgeDrag, flapFactor } = blade.coefficients;
+    this.inverseSlope = 1 / normalSlope(blade.lengthM, blade.planAreaM2);
+    this.stallTerm = 1 / STALLED_NORMAL - this.inverseSlope;
+    this.sinPsi = Math.sin(setAngleRad);
+    this.cosPsi = Math.cos(setAngleRad);
+    this.edgeDrag = edgeDrag;
+    this.flapFactor = flapFactor;
+    this.lobes = blade.lobes;
+    const { armM, areaM2, hollowM, count } = blade.strips;
+    this.count = count;
+    this.strips = new Float64Array(2 * count);
+    let [m0, m1, m2] = [0, 0, 0];
+    for (let i = 0; i < count; i++) {
+      const [s, dA] = [armM[i] as number, areaM2[i] as number];
+      this.strips[i] = s;
+      this.strips[count + i] = 0.5 * waterDensityKgM3 * dA;
+      const mass = (blade.sheetMassKgM2 + waterDensityKgM3 * (hollowM[i] as number)) * dA;
+      m0 += mass;
+      m1 += mass * s;
+      m2 += mass * s * s;
+    }
+    this.massMoments = [m0, m1, m2];
   }
 
-  /** Writes the sums at (β, κ) into `loads`. */
+  /**
+   * Writes the sums at (β, κ) into `loads`. As r = r₀ + s sin β all of them hang on four: Σ q C_N dA and Σ q C_A cos α dA,
+   * each also with s.
+   */
   sumInPlace(spreadRad: number, kappa: number): void {
     this.evaluations++;
-    const { strips, sheetMassKgM2, coefficients } = this.blade;
-    const { armM, areaM2, hollowM, count } = strips;
-    const { sinPsi, cosPsi, waterDensityKgM3: rho, dropM } = this;
-    const inverseSlope = 1 / this.slope;
-    const stallTerm = 1 / STALLED_NORMAL - inverseSlope;
+    const { strips, count, sinPsi, cosPsi, dropM, inverseSlope, stallTerm, lobes } = this;
     const sinBeta = Math.sin(spreadRad);
     const cosBeta = Math.cos(spreadRad);
-    const vn = sinBeta;
-    let torque = 0;
-    let normal = 0;
-    let normalMoment = 0;
-    let flapMoment = 0;
-    let spinMoment = 0;
-    let centrifugal = 0;
+    let normal0 = 0;
+    let normal1 = 0;
+    let edge0 = 0;
+    let edge1 = 0;
     for (let i = 0; i < count; i++) {
-      const s = armM[i] as number;
-      const dA = areaM2[i] as number;
-      const r = dropM + s * sinBeta;
-      const vt = kappa * r;
-      const v2 = vt * vt + vn * vn;
+      const s = strips[i] as number;
+      const half = strips[count + i] as number;
+      const vt = kappa * (dropM + s * sinBeta);
+      const v2 = vt * vt + sinBeta * sinBeta;
       if (v2 === 0) continue;
       const v = Math.sqrt(v2);
-      const sinAlpha = (vn * cosPsi - vt * sinPsi) / v;
-      const cosAlpha = (vt * cosPsi + vn * sinPsi) / v;
-      const cn = sinAlpha / (inverseSlope + stallTerm * Math.abs(sinAlpha));
-      const ca = coefficients.edgeDrag * cosAlpha;
-      const qdA = 0.5 * rho * v2 * dA;
-      const force = qdA * (cn * cosPsi + ca * sinPsi);
-      torque += qdA * r * (cn * sinPsi - ca * cosPsi);
-      normal += force;
-      normalMoment += force * r;
-      flapMoment += force * s;
-      const inertia = (sheetMassKgM2 + rho * (hollowM[i] as number)) * kappa * kappa * r * dA;
-      spinMoment += inertia * s;
-      centrifugal += inertia;
+      // v sin α and v cos α
+      const across = sinBeta * cosPsi - vt * sinPsi;
+      const along = vt * cosPsi + sinBeta * sinPsi;
+      const byNormal = (half * v2 * across) / (inverseSlope * v + stallTerm * Math.abs(across));
+      const byEdge = half * v * along;
+      normal0 += byNormal;
+      normal1 += byNormal * s;
+      edge0 += byEdge;
+      edge1 += byEdge * s;
     }
-    const { lobes } = this.blade;
+    edge0 *= this.edgeDrag;
+    edge1 *= this.edgeDrag;
+    const force0 = normal0 * cosPsi + edge0 * sinPsi;
+    const force1 = normal1 * cosPsi + edge1 * sinPsi;
+    const turning0 = normal0 * sinPsi - edge0 * cosPsi;
+    const turning1 = normal1 * sinPsi - edge1 * cosPsi;
+    const [m0, m1, m2] = this.massMoments;
+    const kappa2 = kappa * kappa;
     const out = this.loads;
-    out.torque = lobes * torque;
-    out.radial = lobes > 1 ? 0 : normal * cosBeta;
-    out.drag = lobes * normal * sinBeta;
-    out.dragMoment = lobes * normalMoment * sinBeta;
-    out.flapMoment = coefficients.flapFactor * flapMoment;
-    out.spinMoment = spinMoment * cosBeta;
-    out.centrifugal = lobes > 1 ? 0 : centrifugal;
+    out.torque = lobes * (dropM * turning0 + sinBeta * turning1);
+    out.radial = lobes > 1 ? 0 : force0 * cosBeta;
+    out.drag = lobes * force0 * sinBeta;
+    out.dragMoment = lobes * (dropM * force0 + sinBeta * force1) * sinBeta;
+    out.flapMoment = this.flapFactor * force1;
+    out.spinMoment = kappa2 * (dropM * m1 + sinBeta * m2) * cosBeta;
+    out.centrifugal = lobes > 1 ? 0 : kappa2 * (dropM * m0 + sinBeta * m1);
   }
 
   /** β at which the flung blade and the flow balance for this κ; `loads` is left at that β. */
   balanceInPlace(kappa: number, guessRad: number | null, toleranceRad: number): number {
     if (this.blade.fixedSpreadRad !== null) return this.settle(this.blade.fixedSpreadRad, kappa);
-    const excess = (spreadRad: number) => {
-      this.sumInPlace(spreadRad, kappa);
-      return this.loads.spinMoment - this.loads.flapMoment;
-    };
+    if (guessRad !== null && this.followInPlace(kappa, guessRad, toleranceRad)) return this.followedRad;
+    return this.searchInPlace(kappa, guessRad, toleranceRad);
+  }
+
+  private excess(spreadRad: number, kappa: number): number {
+    this.sumInPlace(spreadRad, kappa);
+    return this.loads.spinMoment - this.loads.flapMoment;
+  }
+
+  private searchInPlace(kappa: number, guessRad: number | null, toleranceRad: number): number {
+    const excess = (spreadRad: number) => this.excess(spreadRad, kappa);
     let low = 1e-4;
     let high = this.mostSpreadRad;
-    if (guessRad !== null && this.followInPlace(excess, guessRad, toleranceRad)) return this.followedRad;
     if (guessRad !== null) {
       // A narrow bracket round the last answer, widened to the whole range when it does not hold the root.
       const near = findRoot(
@@ -201,19 +233,20 @@ export class BladeLoads {
   }
 
   /** A few secant steps from a good guess. False when they lead away; then the bracketed search decides. */
-  private followInPlace(excess: (spreadRad: number) => number, guessRad: number, toleranceRad: number): boolean {
+  private followInPlace(kappa: number, guessRad: number, toleranceRad: number): boolean {
     let slope = this.lastSlope;
     if (slope === 0) return false;
     let spread = guessRad;
-    let value = excess(spread);
+    let value = this.excess(spread, kappa);
     for (let round = 0; round < MOST_SECANT_STEPS; round++) {
       const step = -value / slope;
       const next = spread + step;
       if (!(Math.abs(step) < 0.15 * guessRad && next > 0 && next < this.mostSpreadRad)) return false;
-      const nextValue = excess(next);
+      const nextValue = this.excess(next, kappa);
       const measured = (nextValue - value) / step;
       if (step !== 0 && Number.isFinite(measured) && measured * slope > 0) slope = measured;
-      [spread, value] = [next, nextValue];
+      spread = next;
+      value = nextValue;
       if (Math.abs(step) <= toleranceRad) {
         this.lastSlope = slope;
         this.followedRad = spread;

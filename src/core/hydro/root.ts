@@ -21,14 +21,22 @@ export function findRoot(
   if (!Number.isFinite(fHigh)) return { outcome: 'notFinite', at: high };
   if (fLow * fHigh > 0) return { outcome: 'noBracket', fLow, fHigh };
 
-  let [a, b, fa, fb] = [low, high, fLow, fHigh];
-  let [c, fc] = [a, fa];
+  let a = low;
+  let b = high;
+  let c = low;
+  let fa = fLow;
+  let fb = fHigh;
+  let fc = fLow;
   let d = b - a;
   let e = d;
   for (let evaluations = 2; evaluations < 100; evaluations++) {
     if (Math.abs(fc) < Math.abs(fb)) {
-      [a, b, c] = [b, c, b];
-      [fa, fb, fc] = [fb, fc, fb];
+      a = b;
+      b = c;
+      c = a;
+      fa = fb;
+      fb = fc;
+      fc = fa;
     }
     const limit = 2 * Number.EPSILON * Math.abs(b) + tolerance / 2;
     const half = (c - b) / 2;
@@ -60,12 +68,14 @@ export function findRoot(
       d = half;
       e = d;
     }
-    [a, fa] = [b, fb];
+    a = b;
+    fa = fb;
     b += Math.abs(d) > limit ? d : Math.sign(half) * limit;
     fb = f(b);
     if (!Number.isFinite(fb)) return { outcome: 'notFinite', at: b };
     if (fb * fc > 0) {
-      [c, fc] = [a, fa];
+      c = a;
+      fc = fa;
       d = b - a;
       e = d;
     }

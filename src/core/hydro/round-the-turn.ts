@@ -17,6 +17,7 @@
  * A film or a buzz blade is balanced: gravity does nothing round its turn. It keeps turning down to the slowest steady
  * state, and starts by itself where the water's torque at rest is more than it rubs with.
  */
+import type { BladeStrips } from '../parts/outline';
 import { addedMass } from './added-mass';
 import { findRoot } from './root';
 import { FOR_ANSWER, MAX_SPEED_MPS, restTorques, steadySolver, type SpinOutcome, type Turning } from './spin';
@@ -51,6 +52,46 @@ export interface TurnNumbers {
   readonly row: readonly [1, number, number, number, number];
 }
 
+/** Σ m sⁿ dA, Σ m_a sⁿ dA for n = 0, 1, 2 and Σ sⁿ dA for n = 0, 1: all that turning and flapping have of a blade. */
+interface Moments {
+  readonly carried: Three;
+  readonly added: Three;
+  readonly area: readonly [number, number];
+}
+type Three = readonly [number, number, number];
+
+/** Of each blade's strips the last one asked for: sheets and waters seldom change. */
+const MOMENTS = new WeakMap<
+  BladeStrips,
+  { readonly lengthM: number; readonly sheetMassKgM2: number; readonly rho: number; readonly moments: Moments }
+>();
+
+function momentsOf({ strips, lengthM, sheetMassKgM2 }: SpinBlade, rho: number): Moments {
+  const known = MOMENTS.get(strips);
+  if (known?.lengthM === lengthM && known.sheetMassKgM2 === sheetMassKgM2 && known.rho === rho) return known.moments;
+  const { armM, areaM2, hollowM, count } = strips;
+  const along = addedMass(strips, lengthM, rho);
+  const carried: [number, number, number] = [0, 0, 0];
+  const added: [number, number, number] = [0, 0, 0];
+  const area: [number, number] = [0, 0];
+  for (let i = 0; i < count; i++) {
+    const [s, dA] = [armM[i] as number, areaM2[i] as number];
+    const m = (sheetMassKgM2 + rho * (hollowM[i] as number)) * dA;
+    const ma = (along[i] as number) * dA;
+    carried[0] += m;
+    carried[1] += m * s;
+    carried[2] += m * s * s;
+    added[0] += ma;
+    added[1] += ma * s;
+    added[2] += ma * s * s;
+    area[0] += dA;
+    area[1] += dA * s;
+  }
+  const moments = { carried, added, area };
+  MOMENTS.set(strips, { lengthM, sheetMassKgM2, rho, moments });
+  return moments;
+}
+
 /** What rules the two speeds of a turning blade; null of one that gravity does nothing to. */
 export function turnNumbers(
   blade: SpinBlade,
@@ -59,21 +100,13 @@ export function turnNumbers(
   steady: Turning,
 ): TurnNumbers | null {
   if (blade.fixedSpreadRad !== null || blade.lobes > 1 || blade.weightInWaterN <= 0) return null;
-  const { armM, areaM2, hollowM, count } = blade.strips;
-  const added = addedMass(blade.strips, blade.lengthM, waterDensityKgM3);
+  const { carried, added, area } = momentsOf(blade, waterDensityKgM3);
   const across = Math.sin(blade.coefficients.setAngleRad) ** 2;
   const sinBeta = Math.sin(steady.spreadRad);
-  const weightNM2 = blade.weightInWaterN / blade.planAreaM2;
-  let [inertia, weight, flung, flapped] = [0, 0, 0, 0];
-  for (let i = 0; i < count; i++) {
-    const [s, dA] = [armM[i] as number, areaM2[i] as number];
-    const r = bearing.dropM + s * sinBeta;
-    const carried = blade.sheetMassKgM2 + waterDensityKgM3 * (hollowM[i] as number);
-    inertia += (carried + across * (added[i] as number)) * dA * r * r;
-    weight += weightNM2 * dA * r;
-    flung += carried * dA * s * s;
-    flapped += (carried + (added[i] as number)) * dA * s * s;
-  }
+  const drop = bearing.dropM;
+  const [c0, c1, c2] = [carried[0] + across * added[0], carried[1] + across * added[1], carried[2] + across * added[2]];
+  const inertia = drop * (drop * c0 + 2 * sinBeta * c1) + sinBeta * sinBeta * c2;
+  const weight = (blade.weightInWaterN / blade.planAreaM2) * (drop * area[0] + sinBeta * area[1]);
   const omega = 2 * Math.PI * steady.rateHz;
   return {
     logP: Math.log((omega ** 2 * inertia) / weight),
@@ -81,7 +114,7 @@ export function turnNumbers(
       1,
       Math.log(sinBeta),
       Math.log(Math.cos(steady.spreadRad)),
-      Math.log(flung / flapped),
+      Math.log(carried[2] / (carried[2] + added[2])),
       steady.frictionTorqueNm / weight,
     ],
   };
@@ -146,25 +179,43 @@ export function meanSolver(
   return (speedMps, axleCos = 1) => {
     const steady = steadyAt(speedMps);
     if (steady.outcome !== 'turning') return steady;
-    const keeping = keepingOf(blade, bearing, waterDensityKgM3, steady, constants, axleCos);
-    if (!keeping) return { ...steady, keeping: null };
-    const left = ([a, b, c]: SlowedBy) =>
-      Math.max(LEAST_LEFT, 1 - a * Math.exp(b * keeping.logSin) * Math.max(keeping.free, 1) ** -c);
-    const spreadRad = steady.spreadRad * left(constants.spread);
-    const tipRadiusM = bearing.dropM + blade.reachM * Math.sin(spreadRad);
-    const rateHz = steady.rateHz * left(constants.rate);
-    const dragLeft = left(constants.drag);
-    return {
-      ...steady,
-      rateHz,
-      spreadRad,
-      tipRadiusM,
-      tipSpeedRatio: (2 * Math.PI * rateHz * tipRadiusM) / speedMps,
-      dragN: steady.dragN * dragLeft,
-      dragAreaM2: steady.dragAreaM2 * dragLeft,
-      dragMomentNm: steady.dragMomentNm * dragLeft * (tipRadiusM / steady.tipRadiusM),
-      keeping: { held: keeping.held, free: keeping.free },
-    };
+    return meanOf(steady, blade, bearing, waterDensityKgM3, speedMps, axleCos, constants);
+  };
+}
+
+/** What a steady state comes to on the mean round the turn. */
+export function meanOf(
+  steady: Turning,
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedMps: number,
+  axleCos: number,
+  constants: RoundTheTurn = ROUND_THE_TURN,
+): Spinning {
+  const keeping = keepingOf(blade, bearing, waterDensityKgM3, steady, constants, axleCos);
+  if (!keeping) return { ...steady, keeping: null };
+  const { held, free, logSin } = keeping;
+  const logFree = Math.log(Math.max(free, 1));
+  const left = ([a, b, c]: SlowedBy) => Math.max(LEAST_LEFT, 1 - a * Math.exp(b * logSin - c * logFree));
+  const spreadRad = steady.spreadRad * left(constants.spread);
+  const tipRadiusM = bearing.dropM + blade.reachM * Math.sin(spreadRad);
+  const rateHz = steady.rateHz * left(constants.rate);
+  const dragLeft = left(constants.drag);
+  return {
+    outcome: 'turning',
+    rateHz,
+    spreadRad,
+    tipSpeedRatio: (2 * Math.PI * rateHz * tipRadiusM) / speedMps,
+    tipRadiusM,
+    dragN: steady.dragN * dragLeft,
+    dragAreaM2: steady.dragAreaM2 * dragLeft,
+    dragMomentNm: steady.dragMomentNm * dragLeft * (tipRadiusM / steady.tipRadiusM),
+    hingeRadialN: steady.hingeRadialN,
+    frictionTorqueNm: steady.frictionTorqueNm,
+    driveTorqueNm: steady.driveTorqueNm,
+    evaluations: steady.evaluations,
+    keeping: { held, free },
   };
 }
 

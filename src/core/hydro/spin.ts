@@ -107,7 +107,8 @@ function outside(quantity: 'speedMps' | 'planAreaM2' | 'sheetMassKgM2' | 'spread
 
 function frictionTorque(loads: Loads, bearing: Bearing, speedMps: number, weightInWaterN: number): number {
   const u2 = speedMps * speedMps;
-  const onWire = Math.hypot((loads.centrifugal - loads.radial) * u2, weightInWaterN);
+  const hinge = (loads.centrifugal - loads.radial) * u2;
+  const onWire = Math.sqrt(hinge * hinge + weightInWaterN * weightInWaterN);
   const onFace = Math.abs(loads.drag) * u2;
   const { friction, faceFriction, wireRadiusM, faceRadiusM, steadyTorqueNm } = bearing;
   return friction * wireRadiusM * onWire + faceFriction * faceRadiusM * onFace + steadyTorqueNm;
@@ -121,47 +122,54 @@ function spinAt(
   speedMps: number,
   precision: number,
 ): SpinOutcome {
+  const bracket = bracketAt(scan, blade, bearing, speedMps);
+  if (bracket.outcome !== 'bracketed') return bracket;
+  return refine(scan.loads, bracket, blade, bearing, waterDensityKgM3, speedMps, precision);
+}
+
+/** Between these two steps of a scan the torque falls through friction: where it first does, from fast to slow, it runs. */
+export interface Bracket {
+  readonly outcome: 'bracketed';
+  readonly slower: ScanPoint;
+  readonly faster: ScanPoint;
+  readonly slowerExcess: number;
+  readonly fasterExcess: number;
+}
+
+/** The steps of the scan that its running state at this speed lies between, or why there is none. */
+export function bracketAt(
+  scan: TipRatioScan,
+  blade: SpinBlade,
+  bearing: Bearing,
+  speedMps: number,
+): Bracket | Exclude<SpinOutcome, Turning> {
   if (speedMps === 0) return { outcome: 'doesNotTurn', reason: 'noFlow' };
   if (!(speedMps > 0 && speedMps <= MAX_SPEED_MPS)) {
     return outside('speedMps', speedMps, speedMps > 0 ? MAX_SPEED_MPS : 0);
   }
-  const u2 = speedMps * speedMps;
-  const excessOf = (sums: Loads) => sums.torque * u2 - frictionTorque(sums, bearing, speedMps, blade.weightInWaterN);
-
   let faster: ScanPoint | null = null;
   let fasterExcess = 0;
   for (let index = 0; ; index++) {
     const point = scan.at(index);
     if (!point) return { outcome: 'doesNotTurn', reason: 'frictionHoldsIt' };
-    const excess = excessOf(point.loads);
+    const excess = excessTorque(point.loads, blade, bearing, speedMps);
     if (!Number.isFinite(excess)) return { outcome: 'notFinite', where: 'torque' };
     if (faster && excess > 0 && fasterExcess <= 0) {
-      return refine(
-        scan.loads,
-        point,
-        faster,
-        excess,
-        fasterExcess,
-        excessOf,
-        blade,
-        bearing,
-        waterDensityKgM3,
-        speedMps,
-        precision,
-      );
+      return { outcome: 'bracketed', slower: point, faster, slowerExcess: excess, fasterExcess };
     }
     faster = point;
     fasterExcess = excess;
   }
 }
 
+/** What the water's torque has more than friction takes, N·m. */
+export function excessTorque(sums: Loads, blade: SpinBlade, bearing: Bearing, speedMps: number): number {
+  return sums.torque * speedMps * speedMps - frictionTorque(sums, bearing, speedMps, blade.weightInWaterN);
+}
+
 function refine(
   loads: BladeLoads,
-  slower: ScanPoint,
-  faster: ScanPoint,
-  slowerExcess: number,
-  fasterExcess: number,
-  excessOf: (sums: Loads) => number,
+  { slower, faster, slowerExcess, fasterExcess }: Bracket,
   blade: SpinBlade,
   bearing: Bearing,
   waterDensityKgM3: number,
@@ -176,7 +184,7 @@ function refine(
   const root = findRoot(
     (kappa) => {
       spreadRad = loads.balanceInPlace(kappa, guess(kappa), precision);
-      return excessOf(loads.loads);
+      return excessTorque(loads.loads, blade, bearing, speedMps);
     },
     slower.kappa,
     faster.kappa,
@@ -192,16 +200,38 @@ function refine(
   if (blade.fixedSpreadRad === null && spreadRad >= MAX_SPREAD_RAD)
     return outside('spreadRad', spreadRad, MAX_SPREAD_RAD);
 
-  const sums = loads.loads;
+  return turningAt(
+    loads.loads,
+    root.x,
+    spreadRad,
+    blade,
+    bearing,
+    waterDensityKgM3,
+    speedMps,
+    loads.evaluations - before,
+  );
+}
+
+/** The turning state with these sums. @param kappa ω/U, 1/m */
+export function turningAt(
+  sums: Loads,
+  kappa: number,
+  spreadRad: number,
+  blade: SpinBlade,
+  bearing: Bearing,
+  waterDensityKgM3: number,
+  speedMps: number,
+  evaluations: number,
+): Turning {
   const u2 = speedMps * speedMps;
-  const omega = root.x * speedMps;
+  const omega = kappa * speedMps;
   const tipRadiusM = bearing.dropM + blade.reachM * Math.sin(spreadRad);
   const dragN = sums.drag * u2;
   return {
     outcome: 'turning',
     rateHz: omega / (2 * Math.PI),
     spreadRad,
-    tipSpeedRatio: root.x * tipRadiusM,
+    tipSpeedRatio: kappa * tipRadiusM,
     tipRadiusM,
     dragN,
     dragAreaM2: dragN / (0.5 * waterDensityKgM3 * u2),
@@ -209,6 +239,6 @@ function refine(
     hingeRadialN: (sums.centrifugal - sums.radial) * u2,
     frictionTorqueNm: frictionTorque(sums, bearing, speedMps, blade.weightInWaterN),
     driveTorqueNm: sums.torque * u2,
-    evaluations: loads.evaluations - before,
+    evaluations,
   };
 }

@@ -47,9 +47,11 @@ export type ArmOutcome =
 /** Of the water before a blade's face, the mean share that an arm carries along as the blade turns round it. */
 const FACED_SHARE = 0.5;
 
-function bladeAddedKg(blade: Blade, waterDensityKgM3: number): number {
+/** Water that an arm carries along before the face of a blade on it, kg. */
+export function facedWaterKg(blade: Blade, waterDensityKgM3: number): number {
   const { strips, lengthM } = spinBlade(blade, waterDensityKgM3);
-  return addedMass(strips, lengthM, waterDensityKgM3).reduce((sum, each, i) => sum + each * (strips.areaM2[i] ?? 0), 0);
+  const added = addedMass(strips, lengthM, waterDensityKgM3);
+  return FACED_SHARE * added.reduce((sum, each, i) => sum + each * (strips.areaM2[i] ?? 0), 0);
 }
 
 /**
@@ -73,16 +75,9 @@ function armOn(
   waterDensityKgM3: number,
   carrier: CarrierId,
   wire: Wire,
-  { armM, bendWireM, bendInsideM }: CarrierSpring,
+  spring: CarrierSpring,
 ): ArmOutcome {
-  const { diameterM, material } = wire;
-  const youngPa = youngOf(material);
-  if (youngPa === null) {
-    return { outcome: 'outsideModel', quantity: 'wireMaterial', value: material, limit: Object.keys(YOUNG_PA) };
-  }
-  if (bendInsideM !== null && bendInsideM < diameterM) {
-    return { outcome: 'outsideModel', quantity: 'bendDiameterM', value: bendInsideM, limit: diameterM };
-  }
+  const { armM } = spring;
   const share = new Map<Body['of'], number>();
   for (const { id, behind, strand } of layout.carriers) {
     // What is joined hangs at the end of the arm.
@@ -100,21 +95,37 @@ function armOn(
   }
   const bladeWaterKg = Object.values(build.items).reduce((sum, { id, part }) => {
     const moves = share.get(id) ?? 0;
-    return part.kind === 'blade' ? sum + moves * FACED_SHARE * bladeAddedKg(part, waterDensityKgM3) : sum;
+    return part.kind === 'blade' ? sum + moves * facedWaterKg(part, waterDensityKgM3) : sum;
   }, 0);
   const carried = bodies.reduce(
     (sum, { of, massKg, volumeM3 }) => sum + (share.get(of) ?? 0) * (massKg + waterDensityKgM3 * volumeM3),
     0,
   );
+  return armCarrying(wire, spring, carried, bladeWaterKg);
+}
+
+/**
+ * An arm of this wire.
+ * @param carriedKg what moves at its tip with the water it displaces, and @param bladeWaterKg what its blades carry along
+ */
+export function armCarrying(
+  wire: Wire,
+  { armM, bendWireM, bendInsideM }: CarrierSpring,
+  carriedKg: number,
+  bladeWaterKg: number,
+): ArmOutcome {
+  const { diameterM, material } = wire;
+  const youngPa = youngOf(material);
+  if (youngPa === null) {
+    return { outcome: 'outsideModel', quantity: 'wireMaterial', value: material, limit: Object.keys(YOUNG_PA) };
+  }
+  if (bendInsideM !== null && bendInsideM < diameterM) {
+    return { outcome: 'outsideModel', quantity: 'bendDiameterM', value: bendInsideM, limit: diameterM };
+  }
+  const tipMassKg = carriedKg + bladeWaterKg + BEAM_SHARE * wireMass(wire, armM);
   return {
     outcome: 'arm',
     bladeWaterKg,
-    arm: {
-      youngPa,
-      wireM: diameterM,
-      lengthM: armM,
-      bendWireM,
-      tipMassKg: carried + bladeWaterKg + BEAM_SHARE * wireMass(wire, armM),
-    },
+    arm: { youngPa, wireM: diameterM, lengthM: armM, bendWireM, tipMassKg },
   };
 }

@@ -55,11 +55,29 @@ export interface Seated {
   readonly legRadiusM: number;
 }
 
+/** What something that turns on a wire meets there. */
+export interface OnWire {
+  /** The part directly behind it; null for the tail wraps. */
+  readonly behind: Part | null;
+  /** Play left between the stack and the nose wraps, m. */
+  readonly playM: number;
+  readonly wireDiameterM: number;
+}
+
 /** The bearing of something that turns on the wire of this layout, in a state. */
 export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'clean'): Bearing {
-  const behind = behindOf(layout, seated.item);
   const { freeRoom, wireDiameterM } = laidWith(layout, seated.item);
-  const pinchNm = freeRoom.x1M - freeRoom.x0M < LEAST_PLAY_M ? PINCH_TORQUE_NM : 0;
+  const playM = freeRoom.x1M - freeRoom.x0M;
+  return bearingOn({ behind: behindOf(layout, seated.item), playM, wireDiameterM }, seated, state);
+}
+
+/** The bearing of something that turns on a wire, in a state. */
+export function bearingOn(
+  { behind, playM, wireDiameterM }: OnWire,
+  seated: Omit<Seated, 'item'>,
+  state: BladeState = 'clean',
+): Bearing {
+  const pinchNm = playM < LEAST_PLAY_M ? PINCH_TORQUE_NM : 0;
   const clean: Bearing = {
     ...GOOD_CLEVIS_BEARING,
     dropM: seated.dropM,
@@ -117,7 +135,7 @@ export function behindOf(layout: Layout, item: ItemId): Part | null {
 }
 
 /** A round bead touches on the rim of its bore, a flat face out to where both still reach. */
-function faceRadius(seated: Seated, behind: Part | null, wireDiameterM: number): number {
+function faceRadius(seated: Pick<Seated, 'boreM' | 'legRadiusM'>, behind: Part | null, wireDiameterM: number): number {
   const innerM = Math.max(seated.boreM / 2, wireDiameterM / 2);
   if (behind?.kind === 'bead' && behind.shape === 'round') return Math.max(behind.boreM / 2, innerM) + 0.00015;
   return (innerM + seated.legRadiusM) / 2 + 0.0002;

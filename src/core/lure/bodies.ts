@@ -54,7 +54,7 @@ export function bodiesOf(build: Build, layout: Layout): Body[] {
 }
 
 /** Where the middle of a strip's mass lies behind its band, of its length. Trade estimate. */
-const STRIP_MIDDLE = 0.25;
+export const STRIP_MIDDLE = 0.25;
 
 function bodyAt(
   build: Build,
@@ -99,7 +99,9 @@ function sideOf(layout: Layout, item: Item, line: Line, alongM: number): number 
 }
 
 /** A carrier's own mass and drag: as one piece when it is straight, section by section when it is bent. */
-function carrierBodies(laid: LaidCarrier): Body[] {
+export function carrierBodies(
+  laid: Pick<LaidCarrier, 'id' | 'carrier' | 'lines' | 'path' | 'nose' | 'tail' | 'stackM'>,
+): Body[] {
   const { id, carrier, lines, path, nose, tail } = laid;
   const { wire } = carrier;
   const density = densityOf(wire.material);

@@ -7,13 +7,15 @@
 import { turnsAllowance } from '../parts/formed-wire';
 import { eyeLengthM } from '../parts/hook-form';
 import { keeperWire } from '../parts/kinds/keeper';
+import type { SoftWire } from '../parts/kinds/soft-wire';
 import type { Wire } from '../parts/kinds/wire';
+import type { Part } from '../parts/part';
 import { carrierRoom } from './carriers/carrier';
 import { stateOf } from './item-state';
 import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from './layout';
 import { endTerms, type LengthTerm } from './length-term';
 import type { Build, CarrierId, End, Item } from './lure';
-import { laidAlong, lineOf, type PlacedOff } from './placed';
+import { laidAlong, lineOf, type PlacedEnd, type PlacedOff } from './placed';
 import { carrierWith } from './strung';
 
 export interface CutLength {
@@ -48,7 +50,7 @@ export function wireCut(build: Build, layout: Layout = layOut(build)): CutLength
 }
 
 /** A carrier's own wire, also that of a bought frame. */
-export function carrierCut({ id, carrier, stackM }: LaidCarrier): CutLength {
+export function carrierCut({ id, carrier, stackM }: Pick<LaidCarrier, 'id' | 'carrier' | 'stackM'>): CutLength {
   const room = carrierRoom(carrier);
   const ends = (end: End) => endTerms(end, room.end(carrier, end), carrier.wire.diameterM);
   return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...ends('tail')], id);
@@ -71,15 +73,8 @@ function pieceCuts(build: Build): CutLength[] {
       case 'keeper':
         return [sum('keeper', item, [{ code: 'keeper', lengthM: keeperWire(part) }])];
       case 'softWire': {
-        const { turns } = stateOf(item, 'lock');
         const about = item.seat.on === 'item' ? build.items[item.seat.item]?.part : undefined;
-        const collarM = about?.kind === 'skirt' ? about.collarDiameterM : 0;
-        return [
-          sum('lockWire', item, [
-            { code: 'lockTurns', turns, lengthM: turnsAllowance(collarM, turns, part.diameterM) },
-            { code: 'lockTwist', lengthM: 2 * LOCK_TWIST_M },
-          ]),
-        ];
+        return [sum('lockWire', item, lockTerms(part, stateOf(item, 'lock').turns, about))];
       }
       default:
         return [];
@@ -95,18 +90,29 @@ function tubeCuts({ off }: Layout, { id, strand, tail }: LaidCarrier): CutLength
     tail,
     off.filter(({ line }) => line === lineOf(id, 'trail')),
   );
+  return [sum('shrinkTube', last.item, tubeTerms(tail, end, last.item.part.lengthwiseShrink))];
+}
+
+/** Of a tube over the tail up to here. @param share of its length that it shrinks by */
+export function tubeTerms(tail: PlacedEnd, endM: number, share: number): LengthTerm[] {
   const wrapsM = tail.wraps.x1M - tail.wraps.x0M;
   const loopM = tail.x1M - tail.x0M;
-  const behindM = end - tail.x1M;
+  const behindM = endM - tail.x1M;
   const coveredM = wrapsM + loopM + behindM;
-  const share = last.item.part.lengthwiseShrink;
   return [
-    sum('shrinkTube', last.item, [
-      { code: 'overWraps', lengthM: wrapsM },
-      { code: 'overLoop', lengthM: loopM },
-      { code: 'overRingAndEye', lengthM: behindM },
-      { code: 'lengthwiseShrink', share, lengthM: coveredM / (1 - share) - coveredM },
-    ]),
+    { code: 'overWraps', lengthM: wrapsM },
+    { code: 'overLoop', lengthM: loopM },
+    { code: 'overRingAndEye', lengthM: behindM },
+    { code: 'lengthwiseShrink', share, lengthM: coveredM / (1 - share) - coveredM },
+  ];
+}
+
+/** Of a lock wire turned about the collar of a skirt. */
+export function lockTerms({ diameterM }: SoftWire, turns: number, about: Part | undefined): LengthTerm[] {
+  const collarM = about?.kind === 'skirt' ? about.collarDiameterM : 0;
+  return [
+    { code: 'lockTurns', turns, lengthM: turnsAllowance(collarM, turns, diameterM) },
+    { code: 'lockTwist', lengthM: 2 * LOCK_TWIST_M },
   ];
 }
 

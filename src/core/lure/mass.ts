@@ -3,6 +3,7 @@ import { wireMass } from '../parts/stock';
 import { roomOf } from '../parts/part';
 import { layOut } from './layout';
 import { carrierCut, cutLengths, type CutLength } from './lengths';
+import type { LengthTerm } from './length-term';
 import type { Build, CarrierId, Item } from './lure';
 import { carriersOf } from './strung';
 
@@ -10,7 +11,7 @@ export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(b
   const parts = Object.values(build.items).reduce((sum, item) => sum + itemMass(item, cuts), 0);
   return carriersOf(build).reduce((sum, { id, carrier }) => {
     const cut = cuts.find((each) => each.carrier === id);
-    return sum + wireMass(carrier.wire, lengthInLure(cut ?? cutOf(build, id)));
+    return sum + wireMass(carrier.wire, lengthInLure((cut ?? cutOf(build, id)).terms));
   }, parts);
 }
 
@@ -24,10 +25,10 @@ function cutOf(build: Build, carrier: CarrierId): CutLength {
 /** Mass of one item as it is on the lure: of what is sold by length its length in it, of a trailer what is left of it. */
 export function itemMass({ id, part, state }: Item, cuts: readonly CutLength[]): number {
   const cut = cuts.find((each) => each.item?.id === id);
-  return roomOf(part).massKg(part, state, cut ? lengthInLure(cut) : null);
+  return roomOf(part).massKg(part, state, cut ? lengthInLure(cut.terms) : null);
 }
 
-/** Tags are clipped off. */
-function lengthInLure({ terms }: CutLength): number {
+/** Of what is cut, what stays in the lure, m: tags are clipped off. */
+export function lengthInLure(terms: readonly LengthTerm[]): number {
   return terms.filter(({ code }) => code !== 'tag').reduce((total, term) => total + term.lengthM, 0);
 }

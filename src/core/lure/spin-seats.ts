@@ -8,7 +8,7 @@ import type { Bearing, SpinBlade } from '../hydro/blade-loads';
 import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta-blade';
 import { filmBearing, filmSpinBlade, filmSpread, FILM_COEFFICIENTS } from '../hydro/film-blade';
 import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoefficients } from '../hydro/spin-blade';
-import { bearingOf, swivelBearing, type BladeState } from './bearing';
+import { bearingOf, swivelBearing, type BladeState, type Seated } from './bearing';
 import { stateOf } from './item-state';
 import { layOut, type Layout } from './layout';
 import { outsideRadius } from './outside-radius';
@@ -122,6 +122,47 @@ function usualSpread({ pattern }: Blade): number {
   return (PATTERNS[pattern].reference.spreadDeg * Math.PI) / 180;
 }
 
+/** A part that turns, as the spin model takes it wherever it sits. */
+export interface Turner {
+  readonly nominal: ReferenceCoefficients;
+  /** The blade under these coefficients. */
+  readonly blade: (coefficients: ReferenceCoefficients) => SpinBlade;
+  /** How far from its hole or its axle it meets another blade's wake, m. */
+  readonly reachesM: number;
+}
+
+export function hungTurner(blade: Blade, waterDensityKgM3: number): Turner {
+  const nominal = referenceCoefficients(blade.pattern);
+  const prepared = spinBlade(blade, waterDensityKgM3, nominal);
+  return {
+    nominal,
+    blade: (coefficients) => ({ ...prepared, coefficients: bladeCoefficients(blade, coefficients) }),
+    reachesM: DRIVEN_AT * prepared.reachM * Math.sin(usualSpread(blade)),
+  };
+}
+
+/** Threaded through its middle, its lobes fixed: how it turns hangs on no coefficient of a hanging blade. */
+function threadedTurner(prepared: SpinBlade, nominal: ReferenceCoefficients): Turner {
+  return {
+    nominal,
+    blade: (coefficients) => ({ ...prepared, coefficients }),
+    reachesM: DRIVEN_AT * prepared.reachM * Math.sin(prepared.fixedSpreadRad ?? Math.PI / 2),
+  };
+}
+
+export function filmTurner(film: FilmBlade, foldRad: number, waterDensityKgM3: number): Turner {
+  return threadedTurner(filmSpinBlade(film, foldRad, waterDensityKgM3), FILM_COEFFICIENTS);
+}
+
+export function deltaTurner(blade: DeltaBlade, waterDensityKgM3: number): Turner {
+  return threadedTurner(deltaSpinBlade(blade, waterDensityKgM3), DELTA_COEFFICIENTS);
+}
+
+/** What of a film or a buzz blade sits on the wire. */
+export function threadedSeat({ boreM }: FilmBlade | DeltaBlade): Pick<Seated, 'dropM' | 'boreM' | 'legRadiusM'> {
+  return { dropM: 0, boreM, legRadiusM: boreM / 2 + 0.001 };
+}
+
 /** All that turns on the wire, nose first. */
 export function spinners(
   build: Build,
@@ -129,57 +170,38 @@ export function spinners(
   state: BladeState = 'clean',
   layout: Layout = layOut(build),
 ): Spinner[] {
+  const spinner = (item: Item, line: Line, alongM: number, dropM: number, turner: Turner, bearing: Bearing) => ({
+    station: item.id,
+    ...placedOn(layout, line, alongM),
+    meetsWakeAtM: dropM + turner.reachesM,
+    nominal: turner.nominal,
+    bearing,
+    blade: turner.blade,
+  });
   const hung = spinSeats(build, layout).map((seat): Spinner => {
-    const { blade, dropM, item, holeM, line } = seat;
-    const nominal = referenceCoefficients(blade.pattern);
-    const prepared = spinBlade(blade, waterDensityKgM3, nominal);
-    return {
-      station: item.id,
-      ...placedOn(layout, line, holeM),
-      meetsWakeAtM: dropM + DRIVEN_AT * prepared.reachM * Math.sin(usualSpread(blade)),
-      nominal,
-      bearing: seatBearing(layout, seat, state),
-      blade: (coefficients) => ({ ...prepared, coefficients: bladeCoefficients(blade, coefficients) }),
-    };
+    const turner = hungTurner(seat.blade, waterDensityKgM3);
+    return spinner(seat.item, seat.line, seat.holeM, seat.dropM, turner, seatBearing(layout, seat, state));
   });
-  /** Threaded through its middle, its lobes fixed: how it turns hangs on no coefficient of a hanging blade. */
-  const threaded = (
-    { id, part }: Item,
-    line: Line,
-    boreM: number,
-    alongM: number,
-    prepared: SpinBlade,
-    nominal: ReferenceCoefficients,
-    rubbing: (bearing: Bearing) => Bearing,
-  ): Spinner => {
-    const seated = { item: id, part, dropM: 0, boreM, legRadiusM: boreM / 2 + 0.001 };
-    return {
-      station: id,
-      ...placedOn(layout, line, alongM),
-      meetsWakeAtM: DRIVEN_AT * prepared.reachM * Math.sin(prepared.fixedSpreadRad ?? Math.PI / 2),
-      nominal,
-      bearing: rubbing(bearingOf(layout, seated, state === 'crossedClevis' ? 'clean' : state)),
-      blade: (coefficients) => ({ ...prepared, coefficients }),
-    };
-  };
-  const films = filmSeats(layout).map(({ item, line, film, hubM }) => {
-    const prepared = filmSpinBlade(film, stateOf(item, 'film').foldRad, waterDensityKgM3);
-    return threaded(item, line, film.boreM, hubM, prepared, FILM_COEFFICIENTS, filmBearing);
+  const onWire = ({ id, part }: Item, blade: FilmBlade | DeltaBlade) =>
+    bearingOf(layout, { item: id, part, ...threadedSeat(blade) }, state === 'crossedClevis' ? 'clean' : state);
+  const films = filmSeats(layout).map(({ item, line, film, hubM }): Spinner => {
+    const turner = filmTurner(film, stateOf(item, 'film').foldRad, waterDensityKgM3);
+    return spinner(item, line, hubM, 0, turner, filmBearing(onWire(item, film)));
   });
-  const deltas = deltaSeats(layout).map(({ item, line, blade, tipsM }) => {
-    const prepared = deltaSpinBlade(blade, waterDensityKgM3);
-    return threaded(item, line, blade.boreM, tipsM, prepared, DELTA_COEFFICIENTS, deltaBearing);
+  const deltas = deltaSeats(layout).map(({ item, line, blade, tipsM }): Spinner => {
+    const turner = deltaTurner(blade, waterDensityKgM3);
+    return spinner(item, line, tipsM, 0, turner, deltaBearing(onWire(item, blade)));
   });
   const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
   if (state !== 'collapsedGap') return all;
   // All on a wire have come up against the first on it.
-  const onWire = new Set([
+  const strung = new Set([
     ...layout.carriers.flatMap(({ strand }) => strand.map(({ item }) => item.id)),
     ...clevisBlades(build, layout),
   ]);
-  const foremost = (carrier: CarrierId) => all.find((each) => onWire.has(each.station) && each.carrier === carrier);
+  const foremost = (carrier: CarrierId) => all.find((each) => strung.has(each.station) && each.carrier === carrier);
   return all.map((each) =>
-    onWire.has(each.station) ? { ...each, placeM: foremost(each.carrier)?.placeM ?? each.placeM } : each,
+    strung.has(each.station) ? { ...each, placeM: foremost(each.carrier)?.placeM ?? each.placeM } : each,
   );
 }
 

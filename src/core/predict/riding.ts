@@ -28,7 +28,7 @@ export interface Riding {
   readonly planing: ReturnType<typeof planingAreas>;
 }
 
-interface BladePlace {
+export interface BladePlace {
   readonly xM: number;
   readonly yM: number;
   readonly zM: number;
@@ -64,26 +64,37 @@ export function ridingOf(
     outfit,
     bodies,
     spinners: all,
-    dragsAt: all.map(({ station, blade, nominal }) => {
-      const spun = blade(nominal);
+    dragsAt: all.map((spinner): BladePlace => {
+      const { station } = spinner;
       const axleRad = axleOf(layout, station);
-      const { part } = itemOf(build, station);
       const place = placeOf(layout, station);
       return {
         xM: place.xM - tie.xM,
         yM: place.yM - tie.yM,
         zM: bodies.find(({ of }) => of === station)?.zM ?? 0,
         axleRad,
-        plan: bladeArea(part),
-        kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
-        strokes: part.kind === 'deltaBlade' ? part.lobes : part.kind === 'filmBlade' ? 2 : 1,
-        weightN: spun.fixedSpreadRad === null ? spun.weightInWaterN : 0,
-        momentShare: momentShare(part, axleRad === null),
-        hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
+        ...pullOfPart(itemOf(build, station).part, spinner, axleRad),
       };
     }),
     arm: armOf(build, layout, bodies, rho),
     planing: planingAreas(build),
+  };
+}
+
+/** What of a blade that turns bears on its pull, wherever it sits. */
+export function pullOfPart(
+  part: Part,
+  { blade, nominal }: Pick<Spinner, 'blade' | 'nominal'>,
+  axleRad: number | null,
+): Omit<BladePlace, 'xM' | 'yM' | 'zM' | 'axleRad'> {
+  const spun = blade(nominal);
+  return {
+    plan: bladeArea(part),
+    kickShare: part.kind === 'blade' ? KICK_SHARE[part.pattern] : 0,
+    strokes: part.kind === 'deltaBlade' ? part.lobes : part.kind === 'filmBlade' ? 2 : 1,
+    weightN: spun.fixedSpreadRad === null ? spun.weightInWaterN : 0,
+    momentShare: momentShare(part, axleRad === null),
+    hand: part.kind === 'deltaBlade' ? (part.hand === 'right' ? 1 : -1) : 0,
   };
 }
 

@@ -6,7 +6,7 @@ import type { Frame } from '../../parts/kinds/frame';
 import { wireSchema } from '../../parts/kinds/wire';
 import { wireFormSchema, type Section } from '../../parts/wire-form';
 import type { LengthTerm } from '../length-term';
-import { pointOn, walkWire, type Pose } from '../wire-path';
+import { pointOn, walkWire, type Pose, type WirePath } from '../wire-path';
 import type { CarrierRoom } from './room';
 
 /** A bent wire: its nose is cast in a head, its arm carries the strand. */
@@ -56,6 +56,17 @@ function tieInsideM({ sections }: BentWire): number | null {
   return tie?.section === 'coil' ? tie.insideDiameterM : tie?.section === 'bend' ? 2 * tie.insideRadiusM : null;
 }
 
+/** The way of each wire as it was last asked for: while parts on it change it stays as it is. */
+const PATHS = new WeakMap<BentWire, { readonly headWireAtM: number; readonly path: WirePath }>();
+
+function pathOf(carrier: BentWire, headWireAtM: number): WirePath {
+  const known = PATHS.get(carrier);
+  if (known?.headWireAtM === headWireAtM) return known.path;
+  const path = walkWire(carrier, carrier.wire.diameterM, { xM: headWireAtM, yM: 0 });
+  PATHS.set(carrier, { headWireAtM, path });
+  return path;
+}
+
 export const bentWireRoom: CarrierRoom<BentWire> = {
   // Its nose is in its head and has no form of its own.
   end: ({ tail }, end) => (end === 'tail' ? tail : { form: 'plain' }),
@@ -65,7 +76,7 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
   isAsLongAsItsStack: false,
   runM: ({ armM }) => armM,
   lie: (carrier, tailM, headWireAtM) => {
-    const path = walkWire(carrier, carrier.wire.diameterM, { xM: headWireAtM, yM: 0 });
+    const path = pathOf(carrier, headWireAtM);
     const at = pointOn(path.arm, tailM);
     const trail = { xM: at.xM - tailM, yM: at.yM, angleRad: 0 };
     return { path, lines: { run: path.arm, trail, head: ORIGIN, tie: path.tie ?? ORIGIN } };
