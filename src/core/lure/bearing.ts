@@ -113,7 +113,7 @@ export const SWIVEL_TORQUE_NM: Readonly<Record<SwivelCondition, number>> = { fre
 const REFERENCE_BARREL_M = 0.004;
 
 /** The bearing of a blade behind a swivel: it turns with the swivel's rear eye, about the line of the pull. */
-export function swivelBearing(swivel: Item, state: BladeState = 'clean'): Bearing {
+export function swivelBearing(swivel: Pick<Item, 'id' | 'part' | 'state'>, state: BladeState = 'clean'): Bearing {
   if (swivel.part.kind !== 'swivel') throw new Error(`swivelBearing: ${swivel.id} is not a swivel`);
   const size = (swivel.part.barrelDiameterM / REFERENCE_BARREL_M) ** 2;
   const torqueNm = SWIVEL_TORQUE_NM[stateOf(swivel, 'swivel').condition] * size;

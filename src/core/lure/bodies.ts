@@ -9,6 +9,7 @@
 import { wireMass } from '../parts/stock';
 import { densityOf } from '../parts/material';
 import { TURNING_AREAS, WIRE_DRAG, type Areas } from '../parts/kinds/room';
+import type { Trailer } from '../parts/kinds/trailer';
 import { roomOf } from '../parts/part';
 import { carrierRoom } from './carriers/carrier';
 import { stateOf } from './item-state';
@@ -16,9 +17,9 @@ import type { LaidCarrier, Layout } from './layout';
 import { carrierCut, cutLengths, type CutLength } from './lengths';
 import { childrenOf, FIRST_CARRIER, type Build, type CarrierId, type Item, type ItemId } from './lure';
 import { itemMass } from './mass';
-import { laidAlong, lineKind, lineOf, poseOf, type Line } from './placed';
+import { laidAlong, lineKind, lineOf, poseOf, type Line, type LineKind } from './placed';
 import { deltaSeats, filmSeats, spinSeats } from './spin-seats';
-import { pointOn } from './wire-path';
+import { pointOn, type WirePath } from './wire-path';
 
 /** Of its areas, strands lie down as it goes faster; see hydro/trim.ts. */
 export interface Body extends Areas {
@@ -87,14 +88,22 @@ function bodyAt(
 /** How far beside the plane of the lure this sits: on an arm bent sideways, at the tail of a crooked trailer. */
 function sideOf(layout: Layout, item: Item, line: Line, alongM: number): number {
   if (item.part.kind === 'trailer') {
-    const { crookedRad } = stateOf(item, 'trailer');
-    return (item.part.lengthM / 2) * Math.sin(crookedRad);
+    return crookedBy(item.part, stateOf(item, 'trailer').crookedRad);
   }
   const { path, shaft } = laidAlong(layout, line);
-  const kind = lineKind(line);
+  return besidePath(path, lineKind(line), alongM, shaft.x1M);
+}
+
+/** How far aside the middle of a trailer lies that is pushed on crooked, m. */
+export function crookedBy({ lengthM }: Trailer, crookedRad: number): number {
+  return (lengthM / 2) * Math.sin(crookedRad);
+}
+
+/** How far beside the plane of the lure a place along a line is, m. @param shaftM to the end of the carrier's shaft */
+export function besidePath(path: WirePath | null, kind: LineKind, alongM: number, shaftM: number): number {
   if (!path || (kind !== 'run' && kind !== 'trail')) return 0;
   const { armStartZM, armEndZM } = path;
-  const share = kind === 'run' ? Math.min(1, alongM / Math.max(shaft.x1M, 1e-6)) : 1;
+  const share = kind === 'run' ? Math.min(1, alongM / Math.max(shaftM, 1e-6)) : 1;
   return armStartZM + (armEndZM - armStartZM) * share;
 }
 

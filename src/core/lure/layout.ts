@@ -188,7 +188,7 @@ function headWireAt(build: Build, nose: Holder): number {
 }
 
 /** A carrier moved so that the inside of its nose loop, or its line tie, lies where it bears. */
-function hungBy(by: 'nose' | 'tie', { lines, path }: Lie, at: PlanePlace, insideNoseM: number): Lie {
+export function hungBy(by: 'nose' | 'tie', { lines, path }: Lie, at: PlanePlace, insideNoseM: number): Lie {
   const from = by === 'tie' ? lines.tie : pointOn(lines.run, insideNoseM);
   const [xM, yM] = [at.xM - from.xM, at.yM - from.yM];
   const moved = (pose: Pose): Pose => ({ ...pose, xM: pose.xM + xM, yM: pose.yM + yM });
@@ -329,7 +329,8 @@ function lengthOver(spans: readonly Span[]): number {
   return Math.max(...spans.map(({ x1M }) => x1M)) - Math.min(...spans.map(({ x0M }) => x0M));
 }
 
-const AT_AXIS: Bearing = { alongM: 0, offAxisM: 0, coveredToM: null, roomM: 0 };
+/** On the line itself, covered by nothing. */
+export const AT_AXIS: Bearing = { alongM: 0, offAxisM: 0, coveredToM: null, roomM: 0 };
 
 /** All that sits on an end of the wire or its tie, with what each holds in turn. */
 function hangAll(build: Build, parent: Holder, at: Bearing, line: Line): PlacedOff[] {

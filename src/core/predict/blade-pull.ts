@@ -10,7 +10,7 @@ const FLUTTER_SHARE = 0.25;
 
 /** What each blade drags at this speed, turning or not, N. */
 export function bladeDrags(
-  { dragsAt, rho }: Riding,
+  { dragsAt, rho }: Pick<Riding, 'dragsAt' | 'rho'>,
   shared: Shared,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
@@ -27,7 +27,7 @@ const TOWARDS_STREAM = 0.6;
 
 /** How each blade pulls on the lure at its own place. */
 export function bladePulls(
-  riding: Riding,
+  riding: Pick<Riding, 'dragsAt' | 'rho'>,
   shared: Shared,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,

@@ -33,7 +33,7 @@ export interface Crossings {
  * @param near what they are for nearly this lure, for the edge of a band: then found sooner
  */
 export function crossingsOf(
-  riding: Riding,
+  riding: Pick<Riding, 'rho' | 'outfit' | 'planing' | 'dragsAt'>,
   tuned: Tuned,
   turned: readonly Turned[],
   from: number,

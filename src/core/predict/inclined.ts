@@ -13,7 +13,7 @@ import { outcomesAt, turnAll, type AxleCosines } from './turned';
 
 /** The stream is never told to come less along an axle: steeper, the lure hangs on its line and hardly moves. */
 const LEAST_COS = 0.3;
-const ROUNDS = 2;
+export const ROUNDS = 2;
 
 export function axleCosines(riding: Riding, speedsMps: readonly number[]): AxleCosines {
   const { spinners, dragsAt, rho } = riding;
@@ -28,8 +28,13 @@ export function axleCosines(riding: Riding, speedsMps: readonly number[]): AxleC
       return trimOf(sums, drags, rho, speedMps).pitchRad;
     });
     cosines = dragsAt.map(({ axleRad }) =>
-      pitches.map((pitch) => (axleRad === null ? 1 : Math.max(LEAST_COS, Math.cos(axleRad - pitch)))),
+      pitches.map((pitch) => axleCosine(axleRad, pitch)),
     );
   }
   return cosines;
+}
+
+/** Cosine of the angle between an axle and the stream, the lure hanging at this pitch; 1 of what turns itself into it. */
+export function axleCosine(axleRad: number | null, pitchRad: number): number {
+  return axleRad === null ? 1 : Math.max(LEAST_COS, Math.cos(axleRad - pitchRad));
 }

@@ -249,7 +249,7 @@ const BEYOND: Readonly<Record<LureOutput, number>> = {
 };
 
 /** Why nothing of the ride is said: what hangs on a blade outside its model cannot be. */
-function troubleAt(speedMps: number, outcomes: readonly (BladeOutcome | undefined)[]): RidePrediction | null {
+export function troubleAt(speedMps: number, outcomes: readonly (BladeOutcome | undefined)[]): RidePrediction | null {
   if (!(speedMps >= 0 && speedMps <= MAX_SPEED_MPS)) {
     const isFast = speedMps > MAX_SPEED_MPS;
     return {

@@ -83,7 +83,7 @@ export interface Near {
 
 /** @param near for the edge of a band: then worked out sooner, less finely; where nothing drags otherwise, its trim is kept */
 export function rideOf(
-  riding: Riding,
+  riding: Pick<Riding, 'rho' | 'spinners' | 'dragsAt' | 'outfit' | 'arm'>,
   tuned: Tuned,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,

@@ -71,6 +71,11 @@ function swungBy(bodies: Riding['bodies'], rho: number): Pick<Tuned, 'movedKg' |
     first += kg * xM;
     second += kg * xM * xM;
   }
+  return swinging(movedKg, first, second);
+}
+
+/** @param first and @param second moments of what moves about the tie, kg m and kg m² */
+export function swinging(movedKg: number, first: number, second: number): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
   const middleM = movedKg > 0 ? first / movedKg : 0;
   const inertia = Math.max(second - first * middleM, movedKg * LEAST_GYRATION_M ** 2);
   return { movedKg, forcePerMoment: inertia > 0 ? (Math.abs(middleM) * movedKg) / inertia : 0 };
@@ -81,7 +86,7 @@ export function retuned(tuned: Tuned, { arm }: Riding, shared: Shared): Tuned {
   return { ...tuned, shared, arm: armTuned(arm, shared) };
 }
 
-function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
+export function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
   if (arm.outcome !== 'arm') return null;
   const { youngPa, tipMassKg } = arm.arm;
   const water = arm.bladeWaterKg;

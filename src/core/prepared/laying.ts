@@ -1,0 +1,255 @@
+/**
+ * Where everything of an assembly lies with these parts: what lure/layout.ts lays out, as numbers by slot that are written
+ * over each time. Places along a line in metres from its origin; see layout.ts for the lines.
+ */
+import { eyeLengthM } from '../parts/hook-form';
+import type { Bearing } from '../parts/kinds/room';
+import { roomOf, type Part } from '../parts/part';
+import { carrierRoom } from '../lure/carriers/carrier';
+import type { CarrierLines } from '../lure/carriers/room';
+import { stateOf } from '../lure/item-state';
+import { AT_AXIS, hungBy } from '../lure/layout';
+import type { CarrierId, Item } from '../lure/lure';
+import type { PlacedEnd } from '../lure/placed';
+import { bearsAtTail, noseOf, tailOf } from '../lure/placed-ends';
+import { pointOn, type WirePath } from '../lure/wire-path';
+import type { AssembledCarrier, Assembly, Hanging } from './assembly';
+
+/** A carrier as it lies. */
+export interface LaidOn {
+  readonly id: CarrierId;
+  readonly carrier: AssembledCarrier['carrier'];
+  readonly nose: PlacedEnd;
+  tail: PlacedEnd;
+  lines: CarrierLines;
+  path: WirePath | null;
+  /** Of its shaft, from the nose wraps to the tail wraps, m. */
+  readonly shaftX0M: number;
+  shaftX1M: number;
+  stackM: number;
+  /** Place of its front on the way from the first carrier's nose, m. */
+  fromM: number;
+  /** Of each entry of its strand. */
+  readonly entryX0M: Float64Array;
+  readonly entryX1M: Float64Array;
+}
+
+export class Laying {
+  /** Of each slot from where to where it lies; of a clevis its fore leg. */
+  readonly x0M: Float64Array;
+  readonly x1M: Float64Array;
+  /** Of what hangs: where it bears, and its middle off the axis. */
+  readonly pivotM: Float64Array;
+  readonly offAxisM: Float64Array;
+  /** Of a clevis its aft leg. */
+  readonly aftX0M: Float64Array;
+  readonly aftX1M: Float64Array;
+  readonly carriers: LaidOn[];
+
+  constructor(readonly assembly: Assembly) {
+    const count = assembly.items.length;
+    const bySlot = () => new Float64Array(count);
+    this.x0M = bySlot();
+    this.x1M = bySlot();
+    this.pivotM = bySlot();
+    this.offAxisM = bySlot();
+    this.aftX0M = bySlot();
+    this.aftX1M = bySlot();
+    this.carriers = assembly.carriers.map(({ id, carrier, strand }): LaidOn => {
+      const room = carrierRoom(carrier);
+      const d = carrier.wire.diameterM;
+      const nose = noseOf(room.end(carrier, 'nose'), d);
+      return {
+        id,
+        carrier,
+        nose,
+        tail: tailOf(room.end(carrier, 'tail'), 0, d),
+        ...room.lie(carrier, 0, 0),
+        shaftX0M: nose.wraps.x1M,
+        shaftX1M: 0,
+        stackM: 0,
+        fromM: 0,
+        entryX0M: new Float64Array(strand.length),
+        entryX1M: new Float64Array(strand.length),
+      };
+    });
+  }
+
+  /** Lays all out with these parts, one a slot. */
+  layInPlace(parts: readonly Part[]): void {
+    this.assembly.carriers.forEach((each, index) => this.layCarrier(each, index, parts));
+  }
+
+  private layCarrier({ carrier, strand, nose, tail, tie, joint }: AssembledCarrier, index: number, parts: readonly Part[]) {
+    const laid = this.carriers[index] as LaidOn;
+    const room = carrierRoom(carrier);
+    const d = carrier.wire.diameterM;
+    this.stack(strand, laid, parts);
+    laid.shaftX1M = laid.shaftX0M + room.runM(carrier, laid.stackM);
+    laid.tail = tailOf(room.end(carrier, 'tail'), laid.shaftX1M, d);
+    const bearM = bearsAtTail(laid.tail, d);
+
+    const own = room.lie(carrier, bearM, headWire(nose, parts));
+    const insideNoseM = laid.nose.form === 'plain' ? 0 : d;
+    if (joint) {
+      const at = this.bearsAt(joint, parts);
+      Object.assign(laid, hungBy(room.hangsBy, own, at, insideNoseM));
+      laid.fromM = at.fromM - insideNoseM;
+    } else {
+      laid.lines = own.lines;
+      laid.path = own.path;
+    }
+
+    this.hangAll(tail, { ...AT_AXIS, alongM: bearM }, parts);
+    this.placeStrand(strand, laid, tail, parts);
+    if (room.castsNose) this.hangAll(nose, AT_AXIS, parts);
+    else {
+      this.hangAll(nose, { ...AT_AXIS, alongM: laid.nose.form === 'plain' ? 0 : -d }, parts);
+      this.turnForward(nose);
+    }
+    this.hangAll(tie, { ...AT_AXIS, alongM: -d / 2 }, parts);
+  }
+
+  /** Spans of the stack measured back from the tail wraps, x ≤ 0, and how long it is. */
+  private stack(strand: AssembledCarrier['strand'], laid: LaidOn, parts: readonly Part[]): void {
+    const { items } = this.assembly;
+    let front = 0;
+    for (let index = strand.length - 1; index >= 0; index--) {
+      const entry = strand[index];
+      if (!entry) continue;
+      const { slot, leg } = entry;
+      const part = parts[slot] as Part;
+      const item = items[slot];
+      const { threads } = roomOf(part);
+      const beside = strand[item?.flipped ? index - 1 : index + 1];
+      const open = beside ? (parts[beside.slot] ?? null) : null;
+      const length = threads ? threads.stackM(part, item?.state ?? null, open, index === strand.length - 1) : 0;
+      let x1M = front;
+      if (part.kind === 'clevis') {
+        if (leg === 'fore') x1M = Math.min(x1M, (this.aftX0M[slot] as number) - part.legGapM);
+        else this.aftX0M[slot] = x1M - length;
+      }
+      laid.entryX0M[index] = x1M - length;
+      laid.entryX1M[index] = x1M;
+      front = Math.min(front, x1M - length);
+    }
+    laid.stackM = -front;
+  }
+
+  private placeStrand(
+    strand: AssembledCarrier['strand'],
+    laid: LaidOn,
+    tail: readonly Hanging[],
+    parts: readonly Part[],
+  ): void {
+    const { entryX0M, entryX1M, shaftX1M } = laid;
+    strand.forEach(({ slot, leg }, index) => {
+      const part = parts[slot] as Part;
+      if (part.kind === 'shrinkTube' && index === strand.length - 1) {
+        const cutM = stateOf(this.assembly.items[slot] as Item, 'tube').cutLengthM;
+        entryX0M[index] = laid.tail.wraps.x0M;
+        entryX1M[index] =
+          cutM === null
+            ? this.tubeEnd(laid.tail, tail, parts)
+            : laid.tail.wraps.x0M + cutM * (1 - part.lengthwiseShrink);
+      } else {
+        entryX0M[index] = shaftX1M + (entryX0M[index] as number);
+        entryX1M[index] = shaftX1M + (entryX1M[index] as number);
+      }
+      const isAft = leg === 'aft';
+      (isAft ? this.aftX0M : this.x0M)[slot] = entryX0M[index] as number;
+      (isAft ? this.aftX1M : this.x1M)[slot] = entryX1M[index] as number;
+    });
+    for (const { slot, leg, held } of strand) {
+      if (held.length === 0) continue;
+      const part = parts[slot] as Part;
+      const x1M = (leg === 'fore' ? this.aftX1M : this.x1M)[slot] as number;
+      this.hangHeld(part, held, { x0M: this.x0M[slot] as number, x1M }, AT_AXIS, parts);
+    }
+  }
+
+  private hangAll(all: readonly Hanging[], at: Bearing, parts: readonly Part[]): void {
+    for (const each of all) this.hang(each, at, parts);
+  }
+
+  private hang({ slot, how, held }: Hanging, at: Bearing, parts: readonly Part[]): void {
+    const part = parts[slot] as Part;
+    const sits = roomOf(part).sits[how];
+    if (!sits) throw new Error(`layInPlace: a ${part.kind} cannot be ${how}; structureProblem should have refused it`);
+    const lies = sits.lies(part, at, this.assembly.items[slot]?.state ?? null);
+    this.x0M[slot] = lies.x0M;
+    this.x1M[slot] = lies.x1M;
+    this.offAxisM[slot] = at.offAxisM;
+    this.pivotM[slot] = this.assembly.lines[slot] === 'head' ? lies.x0M : at.alongM;
+    if (held.length > 0) this.hangHeld(part, held, lies, at, parts);
+  }
+
+  private hangHeld(
+    part: Part,
+    held: readonly Hanging[],
+    lies: { readonly x0M: number; readonly x1M: number },
+    at: Bearing,
+    parts: readonly Part[],
+  ): void {
+    const { holds } = roomOf(part);
+    for (const each of held) {
+      const holding = holds[each.how];
+      if (holding) this.hang(each, holding.bearing(part, lies, at), parts);
+    }
+  }
+
+  /** What hangs forward from the nose loop: its own front points to the tail. */
+  private turnForward(all: readonly Hanging[]): void {
+    for (const { slot, held } of all) {
+      const x0M = this.x0M[slot] as number;
+      this.x0M[slot] = -(this.x1M[slot] as number);
+      this.x1M[slot] = -x0M;
+      this.pivotM[slot] = -(this.pivotM[slot] as number);
+      this.turnForward(held);
+    }
+  }
+
+  /** Where a joined carrier bears on what holds it, in the lure and on the way from the first carrier's nose. */
+  private bearsAt(joint: NonNullable<AssembledCarrier['joint']>, parts: readonly Part[]) {
+    if ('carrier' in joint) {
+      const { lines, tail, carrier, fromM } = this.carriers[joint.carrier] as LaidOn;
+      const alongM = joint.end === 'nose' ? 0 : bearsAtTail(tail, carrier.wire.diameterM);
+      return { ...pointOn(joint.end === 'nose' ? lines.run : lines.trail, alongM), fromM: fromM + alongM };
+    }
+    const { slot } = joint;
+    const part = parts[slot] as Part;
+    const { lines, fromM } = this.carriers[this.assembly.on[slot] as number] as LaidOn;
+    const at: Bearing = { ...AT_AXIS, alongM: this.pivotM[slot] as number, offAxisM: this.offAxisM[slot] as number };
+    const lies = { x0M: this.x0M[slot] as number, x1M: this.x1M[slot] as number };
+    const { alongM } = roomOf(part).holds.hung?.bearing(part, lies, at) ?? at;
+    return { ...pointOn(lines[this.assembly.lines[slot] ?? 'run'], alongM), fromM: fromM + alongM };
+  }
+
+  /** The end of what a tube over the tail has to cover: loop, rings and the eye of the hooks. */
+  tubeEnd(tail: PlacedEnd, hung: readonly Hanging[], parts: readonly Part[]): number {
+    let end = tail.x1M;
+    const reach = (all: readonly Hanging[]) => {
+      for (const { slot, held } of all) {
+        const part = parts[slot] as Part;
+        if (part.kind === 'hook') end = Math.max(end, (this.x0M[slot] as number) + eyeLengthM(part));
+        if (part.kind === 'splitRing') end = Math.max(end, this.x1M[slot] as number);
+        reach(held);
+      }
+    };
+    reach(hung);
+    return end;
+  }
+
+  /** Where the line pulls: the tie of a bent wire, the nose loop of a straight one. */
+  tie(): { readonly xM: number; readonly yM: number } {
+    const { lines, path, nose } = this.carriers[0] as LaidOn;
+    if (path) return path.tie ?? pointOn(lines.run, 0);
+    return pointOn(lines.run, nose.loopCentreM);
+  }
+}
+
+/** Nose to where the wire leaves the head that is cast about it; 0 without one. */
+function headWire(nose: readonly Hanging[], parts: readonly Part[]): number {
+  const head = nose.map(({ slot }) => parts[slot]).find((part) => part?.kind === 'head');
+  return head?.kind === 'head' ? head.wireAtM : 0;
+}

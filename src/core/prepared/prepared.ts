@@ -1,0 +1,422 @@
+/**
+ * A lure made ready to be asked many times what a change would do: for choosing a part, for moves, for a search. Of a swap
+ * only what hangs on the part is worked out, into room that is used again; blades are kept by what they turn on and in
+ * which stream. Every coefficient stands at its estimate; there are no spreads, findings, repairs or sentences.
+ * It gives what predict() gives as the middle of each figure, within a millionth (test).
+ */
+import { naturalHz } from '../hydro/arm-shake';
+import { deltaBearing } from '../hydro/delta-blade';
+import { filmBearing } from '../hydro/film-blade';
+import type { Bearing, SpinBlade } from '../hydro/blade-loads';
+import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { depthOf } from '../hydro/towed-line';
+import { trimOf } from '../hydro/trim';
+import { waterDensity, type Water } from '../hydro/water';
+import { bearingOn, swivelBearing } from '../lure/bearing';
+import { applyEdits, type Edit } from '../lure/edit';
+import { misfits, placeOf, type Misfit, type Place } from '../lure/fit';
+import { stateOf } from '../lure/item-state';
+import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
+import { outsideRadius } from '../lure/outside-radius';
+import { deltaTurner, filmTurner, hungTurner, threadedSeat, type Spinner, type Turner } from '../lure/spin-seats';
+import type { Refusal } from '../lure/structure';
+import { pointOn } from '../lure/wire-path';
+import { DELTA_TIPS_AT } from '../parts/delta-form';
+import { roomOf, type Part } from '../parts/part';
+import { bladePulls } from '../predict/blade-pull';
+import { crossingsOf, GRID_MPS } from '../predict/crossings';
+import { AS_ESTIMATED } from '../predict/factors';
+import { axleCosine, ROUNDS } from '../predict/inclined';
+import { isLikelyKept } from '../predict/keeping';
+import type { LineOutcome } from '../predict/outputs';
+import { troubleAt } from '../predict/predict';
+import { rideOf, type Ride } from '../predict/ride';
+import { pullOfPart, type BladePlace, type Riding } from '../predict/riding';
+import { armTuned, type Tuned } from '../predict/tuned';
+import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
+import { assemble, type Assembly, type Turns } from './assembly';
+import { BladeBook, type BladeOnBearing } from './blade-book';
+import { Laying, type LaidOn } from './laying';
+import { Weighing } from './weighing';
+
+export interface Setting {
+  readonly water: Water;
+  readonly outfit?: Outfit;
+  /** Through the water, m/s. */
+  readonly speedMps: number;
+}
+
+export interface BladeFigures {
+  /** The blade's item: its station on this lure. */
+  readonly station: ItemId;
+  /** What it most likely does. */
+  readonly outcome: BladeOutcome;
+  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. */
+  readonly keepsMps: number | null;
+}
+
+/** What a lure does at the speed it is asked for. */
+export interface Figures {
+  readonly massKg: number;
+  /** Weight in water, N; below zero for one that floats. */
+  readonly sinkingN: number;
+  /** The arm's own rate, Hz; null where there is none, or none that can be worked out. */
+  readonly armHz: number | null;
+  /** Nose first. */
+  readonly blades: readonly BladeFigures[];
+  /** Null where a blade is outside its model: nothing that hangs on it can be said. */
+  readonly ride: Ride | null;
+  readonly line: LineOutcome;
+  /** 0 at the surface, m. */
+  readonly depthM: number;
+  /** What of the parts put in does not go with its place. */
+  readonly misfits: readonly Misfit[];
+}
+
+/** One part in the place of another of its kind. */
+export interface Swap {
+  readonly item: ItemId;
+  readonly part: Part;
+}
+
+/** A part that turns, ready for the spin model. */
+interface ReadyTurner {
+  readonly turner: Turner;
+  readonly foldRad: number | null;
+  readonly spun: SpinBlade;
+  readonly pull: ReturnType<typeof pullOfPart>;
+  readonly isHungOnSwivel: boolean;
+}
+
+/** What lures prepared for one water have in common. */
+class Workshop {
+  readonly rho: number;
+  readonly book: BladeBook;
+  private readonly turners = new WeakMap<Part, ReadyTurner>();
+
+  constructor(water: Water) {
+    this.rho = waterDensity(water);
+    this.book = new BladeBook(this.rho);
+  }
+
+  turner(item: Item, part: Part, isHungOnSwivel: boolean): ReadyTurner {
+    const foldRad = part.kind === 'filmBlade' ? stateOf(item, 'film').foldRad : null;
+    const known = this.turners.get(part);
+    if (known?.foldRad === foldRad && known.isHungOnSwivel === isHungOnSwivel) return known;
+    const turner = turnerOf(part, foldRad, this.rho);
+    const ready: ReadyTurner = {
+      turner,
+      foldRad,
+      spun: turner.blade(turner.nominal),
+      pull: pullOfPart(part, turner, isHungOnSwivel ? null : 0),
+      isHungOnSwivel,
+    };
+    this.turners.set(part, ready);
+    return ready;
+  }
+}
+
+function turnerOf(part: Part, foldRad: number | null, rho: number): Turner {
+  switch (part.kind) {
+    case 'blade':
+      return hungTurner(part, rho);
+    case 'filmBlade':
+      return filmTurner(part, foldRad ?? 0, rho);
+    case 'deltaBlade':
+      return deltaTurner(part, rho);
+    default:
+      throw new Error(`turnerOf: a ${part.kind} does not turn`);
+  }
+}
+
+/** One that turns, as it stands now. */
+interface Standing {
+  readonly spinner: Spinner;
+  readonly place: BladePlace;
+  readonly known: BladeOnBearing;
+}
+
+/** @throws Error for a build that structureProblem refuses */
+export function prepare(lure: Lure, setting: Setting): Prepared {
+  return new Prepared(lure, setting, new Workshop(setting.water));
+}
+
+export class Prepared {
+  /** The lure as it stands, nothing changed. */
+  readonly figures: Figures;
+  private readonly build: Build;
+  private readonly outfit: Outfit;
+  private readonly assembly: Assembly;
+  private readonly laying: Laying;
+  private readonly weighing: Weighing;
+  private readonly parts: Part[];
+  /** Of each slot once it is asked for. */
+  private readonly places: (Place | undefined)[];
+
+  constructor(
+    private readonly lure: Lure,
+    private readonly setting: Setting,
+    private readonly workshop: Workshop,
+  ) {
+    this.build = lure.build;
+    this.outfit = setting.outfit ?? USUAL_OUTFIT;
+    this.assembly = assemble(lure.build);
+    this.laying = new Laying(this.assembly);
+    this.weighing = new Weighing(this.assembly);
+    this.parts = this.assembly.items.map(({ part }) => part);
+    this.places = this.parts.map(() => undefined);
+    this.figures = this.work([]);
+  }
+
+  /**
+   * What the lure does with this part in place of that of an item.
+   * @throws Error for an item it does not have, or a part of another kind: a caller's mistake
+   */
+  swap(item: ItemId, part: Part): Figures {
+    const slot = this.slotFor(item, part);
+    const before = this.parts[slot] as Part;
+    this.parts[slot] = part;
+    try {
+      return this.work(misfits(part, this.placeAt(slot)));
+    } finally {
+      this.parts[slot] = before;
+    }
+  }
+
+  /** The same with several swapped at once. */
+  swapAll(swaps: readonly Swap[]): Figures {
+    const [only] = swaps;
+    if (swaps.length === 1 && only) return this.swap(only.item, only.part);
+    const slots = swaps.map(({ item, part }) => this.slotFor(item, part));
+    const before = slots.map((slot) => this.parts[slot] as Part);
+    swaps.forEach(({ part }, i) => (this.parts[slots[i] as number] = part));
+    try {
+      return this.work(this.misfitsOf(swaps));
+    } finally {
+      slots.forEach((slot, i) => (this.parts[slot] = before[i] as Part));
+    }
+  }
+
+  /** The same at another speed, m/s. */
+  atSpeed(speedMps: number): Prepared {
+    return new Prepared(this.lure, { ...this.setting, speedMps }, this.workshop);
+  }
+
+  /**
+   * The lure after these edits, ready for more: a bend, a place along the strand, something put on or taken off. What is
+   * known of its blades is kept.
+   */
+  after(
+    edits: readonly Edit[],
+  ): { readonly ok: true; readonly prepared: Prepared } | { readonly ok: false; readonly refusal: Refusal } {
+    const applied = applyEdits(this.lure, edits);
+    return applied.ok ? { ok: true, prepared: new Prepared(applied.lure, this.setting, this.workshop) } : applied;
+  }
+
+  private slotFor(item: ItemId, part: Part): number {
+    const slot = this.assembly.slots.get(item);
+    const now = slot === undefined ? undefined : this.parts[slot];
+    if (slot === undefined || !now) throw new Error(`swap: this lure has no item ${item}`);
+    if (now.kind !== part.kind) throw new Error(`swap: ${item} is a ${now.kind}, not a ${part.kind}`);
+    return slot;
+  }
+
+  private placeAt(slot: number): Place {
+    return (this.places[slot] ??= placeOf(this.build, this.assembly.items[slot] as Item));
+  }
+
+  private misfitsOf(swaps: readonly Swap[]): Misfit[] {
+    const items = { ...this.build.items };
+    for (const { item, part } of swaps) items[item] = { ...itemOf(this.build, item), part };
+    const build: Build = { ...this.build, items };
+    return swaps.flatMap(({ item, part }) => misfits(part, placeOf(build, itemOf(build, item))));
+  }
+
+  private work(found: readonly Misfit[]): Figures {
+    const { laying, weighing, parts, outfit, setting, workshop } = this;
+    const { rho } = workshop;
+    const { speedMps } = setting;
+    laying.layInPlace(parts);
+    weighing.weighInPlace(laying, parts);
+    const arm = weighing.arm(laying, parts, rho);
+    const tuned: Tuned = {
+      shared: AS_ESTIMATED,
+      ...weighing.sums(rho),
+      arm: armTuned(arm, AS_ESTIMATED),
+      line: fishingLine(outfit.line),
+    };
+    const standing = this.standing();
+    const riding = {
+      rho,
+      outfit,
+      arm,
+      spinners: standing.map(({ spinner }) => spinner),
+      dragsAt: standing.map(({ place }) => place),
+      planing: this.planing(),
+    };
+    const turned = turnStanding(standing, riding, tuned, speedMps);
+    const outcomes = outcomesAt(turned, 0);
+    const ride = troubleAt(speedMps, outcomes)
+      ? null
+      : rideOf(riding, tuned, outcomes, speedMps, [outfit.lineOutM]);
+    const isPlaning = riding.planing !== null && ride !== null && planes(standing, riding, tuned, speedMps);
+    const [line] = ride?.lines ?? [];
+    return {
+      massKg: tuned.massKg,
+      sinkingN: tuned.sums.weightN.all,
+      armHz: tuned.arm && naturalHz(tuned.arm),
+      blades: standing.map(({ spinner, known }, i) => ({
+        station: spinner.station,
+        outcome: outcomes[i] ?? { outcome: 'stopped', localSpeedMps: 0 },
+        keepsMps: known.keepsMps(),
+      })),
+      ride,
+      line: isPlaning ? 'planes' : (line?.outcome ?? 'surfaces'),
+      depthM: isPlaning ? 0 : depthOf(line),
+      misfits: found,
+    };
+  }
+
+  /** Lift area at the surface, m²; null for a lure that is not made to stay up. */
+  private planing(): number | null {
+    if (!this.parts.some(({ kind }) => kind === 'deltaBlade')) return null;
+    return this.parts.reduce((sum, part) => sum + roomOf(part).planingM2(part), 0);
+  }
+
+  /** All that turns, nose first. */
+  private standing(): Standing[] {
+    const all = this.assembly.turns.map((each) => this.stand(each));
+    return all.length > 1 ? all.sort((a, b) => a.spinner.placeM - b.spinner.placeM) : all;
+  }
+
+  private stand(turns: Turns): Standing {
+    const { laying, weighing, assembly, workshop, parts } = this;
+    const { slot } = turns;
+    const item = assembly.items[slot] as Item;
+    const part = parts[slot] as Part;
+    const index = assembly.on[slot] as number;
+    const laid = laying.carriers[index] as LaidOn;
+    const kind = assembly.lines[slot] ?? 'run';
+    const isHung = turns.hanger !== slot;
+    const axle = isHung && kind !== 'run' ? null : laid.lines.run.angleRad;
+    const [x0M, x1M] = [laying.x0M[slot] as number, laying.x1M[slot] as number];
+    const middleM = (x0M + x1M) / 2;
+    const dropM = isHung ? (laying.offAxisM[slot] as number) : 0;
+    const alongM = isHung
+      ? (laying.pivotM[slot] as number)
+      : part.kind === 'deltaBlade'
+        ? x0M + DELTA_TIPS_AT * (x1M - x0M)
+        : middleM;
+    const ready = workshop.turner(item, part, axle === null);
+    const bearing = this.bearingAt(turns, part, laid, dropM);
+    const line = laid.lines[kind];
+    const { id, behind } = assembly.carriers[index] as Assembly['carriers'][number];
+    const at = pointOn(line, alongM);
+    const pulledAt = isHung ? at : pointOn(line, middleM);
+    const tie = laying.tie();
+    const { turner } = ready;
+    return {
+      spinner: {
+        station: item.id,
+        carrier: id,
+        behind,
+        placeM: laid.fromM + alongM,
+        at,
+        meetsWakeAtM: dropM + turner.reachesM,
+        nominal: turner.nominal,
+        bearing,
+        blade: turner.blade,
+      },
+      place: {
+        xM: pulledAt.xM - tie.xM,
+        yM: pulledAt.yM - tie.yM,
+        zM: weighing.zM[slot] as number,
+        axleRad: axle,
+        ...ready.pull,
+      },
+      known: workshop.book.find(ready.spun, bearing),
+    };
+  }
+
+  private bearingAt({ slot, hanger, behind }: Turns, part: Part, laid: LaidOn, dropM: number): Bearing {
+    const { assembly, parts } = this;
+    const holding = parts[hanger] as Part;
+    if (holding.kind === 'swivel') {
+      const swivel = assembly.items[hanger] as Item;
+      return swivelBearing({ id: swivel.id, part: holding, state: swivel.state });
+    }
+    const onWire = {
+      behind: behind === null ? null : (parts[behind] as Part),
+      playM: laid.shaftX1M - laid.stackM - laid.shaftX0M,
+      wireDiameterM: laid.carrier.wire.diameterM,
+    };
+    switch (part.kind) {
+      case 'filmBlade':
+        return filmBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
+      case 'deltaBlade':
+        return deltaBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
+      default:
+        if (holding.kind !== 'clevis') throw new Error(`bearingAt: slot ${slot} turns on a ${holding.kind}`);
+        return bearingOn(onWire, {
+          part: holding,
+          dropM,
+          boreM: holding.boreM,
+          legRadiusM: outsideRadius(holding),
+        });
+    }
+  }
+}
+
+type Asked = Pick<Riding, 'rho' | 'outfit' | 'planing' | 'dragsAt'>;
+
+/** All blades at one speed, each in the wake of those ahead, the lure hanging at the pitch they give it. */
+function turnStanding(all: readonly Standing[], riding: Asked, tuned: Tuned, speedMps: number): Turned[] {
+  let cosines = all.map(() => 1);
+  if (all.some(({ place }) => place.axleRad !== null)) {
+    for (let round = 0; round < ROUNDS; round++) {
+      const pitchRad = speedMps > 0 ? pitchWith(turnEach(all, cosines, speedMps, false), riding, tuned, speedMps) : 0;
+      cosines = all.map(({ place }) => axleCosine(place.axleRad, pitchRad));
+    }
+  }
+  return turnEach(all, cosines, speedMps, true);
+}
+
+function pitchWith(turned: readonly Turned[], riding: Asked, tuned: Tuned, speedMps: number): number {
+  const pulls = bladePulls(riding, AS_ESTIMATED, outcomesAt(turned, 0), speedMps);
+  return trimOf(tuned.sums, pulls, riding.rho, speedMps).pitchRad;
+}
+
+function turnEach(all: readonly Standing[], cosines: readonly number[], speedMps: number, isFine: boolean): Turned[] {
+  const turned: Turned[] = [];
+  all.forEach(({ spinner, known }, i) => {
+    const axleCos = cosines[i] ?? 1;
+    const local = speedMps * passedBy(turned, spinner, 0) * axleCos;
+    const outcome = isFine ? known.finely(local, axleCos) : known.coarsely(local, axleCos);
+    const isStopped = outcome.outcome === 'turning' && !isLikelyKept(outcome.keeping);
+    turned.push({
+      spinner,
+      localSpeedsMps: [local],
+      axleCos: [axleCos],
+      ifTurning: [outcome],
+      outcomes: [isStopped ? { outcome: 'stopped', localSpeedMps: local } : outcome],
+    });
+  });
+  return turned;
+}
+
+/** Whether blade and head carry it on the surface at this speed. */
+function planes(all: readonly Standing[], riding: Asked, tuned: Tuned, speedMps: number): boolean {
+  const onGrid = GRID_MPS.map((each) => turnStanding(all, riding, tuned, each));
+  const turned = all.map(({ spinner }, i): Turned => {
+    const own = onGrid.map((each) => each[i] as Turned);
+    return {
+      spinner,
+      localSpeedsMps: own.flatMap(({ localSpeedsMps }) => localSpeedsMps),
+      axleCos: own.flatMap(({ axleCos }) => axleCos),
+      ifTurning: own.flatMap(({ ifTurning }) => ifTurning),
+      outcomes: own.flatMap(({ outcomes }) => outcomes),
+    };
+  });
+  const { planingMps } = crossingsOf(riding, tuned, turned, 0);
+  return planingMps !== null && speedMps >= planingMps;
+}
