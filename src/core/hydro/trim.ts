@@ -115,22 +115,23 @@ export function axialAt({ axialM2, strandM2 }: TrimSums, speedMps: number): Sum 
 
 /** Straight down, and straight up. */
 const STEEPEST_RAD = Math.PI / 2;
-const TOLERANCE_RAD = 1e-10;
+export const TOLERANCE_RAD = 1e-10;
 /** Near a pitch that is known, for the edge of a band: how far to look, and how closely. */
 const NEAR_RAD = 0.08;
 const NEAR_TOLERANCE_RAD = 1e-6;
 
-/** @param nearRad a pitch it is known to be near: then found sooner, to a millionth of a radian */
+/** @param nearRad a pitch it is known to be near: then found sooner, to this tolerance */
 export function trimOf(
   still: TrimSums,
   drags: readonly TrimDrag[],
   rho: number,
   speedMps: number,
   nearRad: number | null = null,
+  nearToleranceRad = NEAR_TOLERANCE_RAD,
 ): Trim {
   const q = 0.5 * rho * speedMps ** 2;
   const sums = { ...still, axialM2: axialAt(still, speedMps) };
-  const pitchRad = balancedPitch((pitch) => tailMoment(sums, drags, q, pitch), nearRad);
+  const pitchRad = balancedPitch((pitch) => tailMoment(sums, drags, q, pitch), nearRad, nearToleranceRad);
   const [sin, cos] = [Math.sin(pitchRad), Math.cos(pitchRad)];
   const across = q * (sums.slopeM2.all * sin * cos + sums.sideM2.all * sin * Math.abs(sin));
   let dragN = q * sums.axialM2.all * cos * cos + across * sin;
@@ -150,9 +151,13 @@ function pullOf({ dragN, axleRad, towardsStream, carriesN }: TrimDrag, pitchRad:
   return [dragN * Math.cos(along), dragN * Math.sin(along) + carriesN];
 }
 
-function balancedPitch(lowersTail: (pitchRad: number) => number, nearRad: number | null): number {
+function balancedPitch(
+  lowersTail: (pitchRad: number) => number,
+  nearRad: number | null,
+  nearToleranceRad: number,
+): number {
   if (nearRad !== null) {
-    const near = findRoot(lowersTail, nearRad - NEAR_RAD, nearRad + NEAR_RAD, NEAR_TOLERANCE_RAD);
+    const near = findRoot(lowersTail, nearRad - NEAR_RAD, nearRad + NEAR_RAD, nearToleranceRad);
     if (near.outcome === 'converged') return near.x;
   }
   // With the tail light it hangs nose down: the moment changes sign once between the two.

@@ -8,7 +8,7 @@ import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '.
 import { lineTwist } from '../hydro/line-twist';
 import { lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Turning } from '../hydro/spin';
-import { lineShapes, STEPS_FOR_BAND, type LineShape } from '../hydro/towed-line';
+import { lineShapes, STEPS_FOR_BAND, type LinePull, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
 import { trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
 import type { Water } from '../hydro/water';
@@ -96,7 +96,7 @@ export function rideOf(
   const drags = bladePulls(riding, shared, outcomes, speedMps);
   const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
   const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
-  const pull = { aftN: trim.dragN, downN: trim.sinkingN - trim.liftN };
+  const pull = pullOnLine(trim);
   // What the bearings leave in the lure: in all, and to the side it turns it to, where that is known.
   let [torqueNm, turningNm, bladeTurnsPerM, thumpNs] = [0, 0, 0, 0];
   const shakes: (Shake & { readonly station: ItemId })[] = [];
@@ -105,7 +105,7 @@ export function rideOf(
     const place = dragsAt[i];
     if (!place) return;
     const { strokes, momentShare, kickShare, hand } = place;
-    thumpNs = Math.max(thumpNs, outcome.dragN / (strokes * outcome.rateHz));
+    thumpNs = Math.max(thumpNs, thumpOf(outcome, strokes));
     const rubNm = shared.rub * outcome.frictionTorqueNm;
     torqueNm += rubNm;
     turningNm += rubNm * (hand === 0 ? shared.turnsWhich : -hand);
@@ -174,6 +174,16 @@ export function rideOf(
     twistTurns: twist(outfit.swivel === 'none' ? Infinity : SWIVEL_TORQUE_NM[outfit.swivel]),
     twistBehindSwivelTurns: twist(SWIVEL_TORQUE_NM.free),
   };
+}
+
+/** What a lure hanging so pulls its line with. */
+export function pullOnLine({ dragN, sinkingN, liftN }: Trim): LinePull {
+  return { aftN: dragN, downN: sinkingN - liftN };
+}
+
+/** Impulse that a blade gives to the water at each stroke, N·s. */
+export function thumpOf({ dragN, rateHz }: Turning, strokes: number): number {
+  return dragN / (strokes * rateHz);
 }
 
 /** Two shakes of different rates together: their mean squares add. */

@@ -3,7 +3,18 @@
  * numbered; a slot is such a number.
  */
 import type { How } from '../parts/kinds/room';
-import { childrenOf, itemOf, spotOf, type Build, type Holder, type Item, type ItemId, type Leg, type End, type CarrierId } from '../lure/lure';
+import {
+  childrenOf,
+  itemOf,
+  spotOf,
+  type Build,
+  type Holder,
+  type Item,
+  type ItemId,
+  type Leg,
+  type End,
+  type CarrierId,
+} from '../lure/lure';
 import { carrierRoom, type Carrier } from '../lure/carriers/carrier';
 import type { CarrierSpring } from '../lure/carriers/room';
 import type { LineKind } from '../lure/placed';
@@ -45,6 +56,15 @@ export interface Turns {
   readonly behind: number | null;
 }
 
+/**
+ * How far the measures of a slot's part reach: to what hangs together with it, to all that is on the strand, or to the
+ * whole lure.
+ */
+export type Reach =
+  | { readonly to: 'all' }
+  | { readonly to: 'strand'; readonly carrier: number }
+  | { readonly to: 'hung'; readonly carrier: number; readonly at: 'nose' | 'tail' | 'tie' };
+
 export interface Assembly {
   readonly items: readonly Item[];
   readonly slots: ReadonlyMap<ItemId, number>;
@@ -56,6 +76,7 @@ export interface Assembly {
   /** Of each slot whether the wire goes through it. */
   readonly isThreaded: readonly boolean[];
   readonly turns: readonly Turns[];
+  readonly reaches: readonly Reach[];
   /** The carrier that swings like a spring, nearest to the line; null without one. */
   readonly spring: { readonly carrier: number; readonly spring: CarrierSpring } | null;
 }
@@ -118,8 +139,31 @@ export function assemble(build: Build): Assembly {
     lines,
     isThreaded,
     turns: turnsOf(items, slots, isThreaded, carriers),
+    reaches: items.map((_, slot) => reachOf(slot, carriers, isThreaded, items)),
     spring: springOf(build, carriers),
   };
+}
+
+function reachOf(
+  slot: number,
+  carriers: readonly AssembledCarrier[],
+  isThreaded: readonly boolean[],
+  items: readonly Item[],
+): Reach {
+  const [only] = carriers;
+  // What is joined hangs on what is before it.
+  if (!only || carriers.length > 1) return { to: 'all' };
+  const isIn = (all: readonly Hanging[]): boolean => all.some((each) => each.slot === slot || isIn(each.held));
+  if (isIn(only.nose)) return { to: 'hung', carrier: 0, at: 'nose' };
+  if (isIn(only.tie)) return { to: 'hung', carrier: 0, at: 'tie' };
+  const last = only.strand.at(-1);
+  if (isIn(only.tail)) {
+    // A tube over the tail is as long as what hangs there.
+    const isUnderTube = last !== undefined && items[last.slot]?.part.kind === 'shrinkTube';
+    return isUnderTube ? { to: 'all' } : { to: 'hung', carrier: 0, at: 'tail' };
+  }
+  const isMovingAll = isThreaded[slot] && carrierRoom(only.carrier).isAsLongAsItsStack;
+  return isMovingAll ? { to: 'all' } : { to: 'strand', carrier: 0 };
 }
 
 function springOf(build: Build, carriers: readonly AssembledCarrier[]): Assembly['spring'] {

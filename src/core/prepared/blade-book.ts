@@ -13,9 +13,9 @@ const MOST_PAIRS = 3000;
 /** So many streams of a pair. */
 const MOST_STREAMS = 8;
 
+/** Along a level axle. */
 interface InStream {
   readonly speedMps: number;
-  readonly axleCos: number;
   readonly outcome: MeanOutcome;
 }
 
@@ -37,11 +37,13 @@ export class BladeOnBearing {
 
   /** As the prediction has it while it looks for the pitch. @param speedMps along the axle */
   coarsely(speedMps: number, axleCos: number): MeanOutcome {
-    for (const each of this.streams) {
-      if (each.speedMps === speedMps && each.axleCos === axleCos) return each.outcome;
+    if (axleCos === 1) {
+      for (const each of this.streams) if (each.speedMps === speedMps) return each.outcome;
     }
     const outcome = this.coarse(speedMps, axleCos);
-    this.streams[this.oldest] = { speedMps, axleCos, outcome };
+    // Along a level axle the same streams come again; along a sloping one hardly ever.
+    if (axleCos !== 1) return outcome;
+    this.streams[this.oldest] = { speedMps, outcome };
     this.oldest = (this.oldest + 1) % MOST_STREAMS;
     return outcome;
   }

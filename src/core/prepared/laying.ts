@@ -10,10 +10,21 @@ import type { CarrierLines } from '../lure/carriers/room';
 import { stateOf } from '../lure/item-state';
 import { AT_AXIS, hungBy } from '../lure/layout';
 import type { CarrierId, Item } from '../lure/lure';
-import type { PlacedEnd } from '../lure/placed';
+import type { LineKind, PlacedEnd } from '../lure/placed';
 import { bearsAtTail, noseOf, tailOf } from '../lure/placed-ends';
-import { pointOn, type WirePath } from '../lure/wire-path';
-import type { AssembledCarrier, Assembly, Hanging } from './assembly';
+import { pointOn, type Pose, type WirePath } from '../lure/wire-path';
+import type { AssembledCarrier, Assembly, Hanging, Reach } from './assembly';
+
+export interface Direction {
+  readonly cos: number;
+  readonly sin: number;
+}
+
+const LINE_KINDS = ['run', 'trail', 'head', 'tie'] as const;
+
+function directionOf({ angleRad }: Pose): Direction {
+  return { cos: Math.cos(angleRad), sin: Math.sin(angleRad) };
+}
 
 /** A carrier as it lies. */
 export interface LaidOn {
@@ -22,11 +33,14 @@ export interface LaidOn {
   readonly nose: PlacedEnd;
   tail: PlacedEnd;
   lines: CarrierLines;
+  /** Cosine and sine of each line's heading. */
+  readonly directions: Record<LineKind, Direction>;
   path: WirePath | null;
   /** Of its shaft, from the nose wraps to the tail wraps, m. */
   readonly shaftX0M: number;
   shaftX1M: number;
   stackM: number;
+  keptStackM: number;
   /** Place of its front on the way from the first carrier's nose, m. */
   fromM: number;
   /** Of each entry of its strand. */
@@ -46,28 +60,37 @@ export class Laying {
   readonly aftX1M: Float64Array;
   readonly carriers: LaidOn[];
 
+  /** All of these in one, and as they were when they were kept. */
+  private readonly places: Float64Array;
+  private readonly kept: Float64Array;
+
   constructor(readonly assembly: Assembly) {
     const count = assembly.items.length;
-    const bySlot = () => new Float64Array(count);
-    this.x0M = bySlot();
-    this.x1M = bySlot();
-    this.pivotM = bySlot();
-    this.offAxisM = bySlot();
-    this.aftX0M = bySlot();
-    this.aftX1M = bySlot();
+    this.places = new Float64Array(6 * count);
+    this.kept = new Float64Array(6 * count);
+    const bySlot = (of: number) => this.places.subarray(of * count, (of + 1) * count);
+    this.x0M = bySlot(0);
+    this.x1M = bySlot(1);
+    this.pivotM = bySlot(2);
+    this.offAxisM = bySlot(3);
+    this.aftX0M = bySlot(4);
+    this.aftX1M = bySlot(5);
     this.carriers = assembly.carriers.map(({ id, carrier, strand }): LaidOn => {
       const room = carrierRoom(carrier);
       const d = carrier.wire.diameterM;
       const nose = noseOf(room.end(carrier, 'nose'), d);
+      const level = { cos: 1, sin: 0 };
       return {
         id,
         carrier,
         nose,
         tail: tailOf(room.end(carrier, 'tail'), 0, d),
         ...room.lie(carrier, 0, 0),
+        directions: { run: level, trail: level, head: level, tie: level },
         shaftX0M: nose.wraps.x1M,
         shaftX1M: 0,
         stackM: 0,
+        keptStackM: 0,
         fromM: 0,
         entryX0M: new Float64Array(strand.length),
         entryX1M: new Float64Array(strand.length),
@@ -80,7 +103,54 @@ export class Laying {
     this.assembly.carriers.forEach((each, index) => this.layCarrier(each, index, parts));
   }
 
-  private layCarrier({ carrier, strand, nose, tail, tie, joint }: AssembledCarrier, index: number, parts: readonly Part[]) {
+  /** Keeps all places as they are now. */
+  keep(): void {
+    this.kept.set(this.places);
+    for (const each of this.carriers) each.keptStackM = each.stackM;
+  }
+
+  /** All places as they were kept. */
+  goBack(): void {
+    this.places.set(this.kept);
+    for (const each of this.carriers) each.stackM = each.keptStackM;
+  }
+
+  /** Lays anew what a part reaches, all else lying as for the parts before. @param reach not of all */
+  layReached(reach: Exclude<Reach, { to: 'all' }>, parts: readonly Part[]): void {
+    const index = reach.carrier;
+    const assembled = this.assembly.carriers[index] as AssembledCarrier;
+    const laid = this.carriers[index] as LaidOn;
+    if (reach.to === 'strand') {
+      this.stack(assembled.strand, laid, parts);
+      this.placeStrand(assembled.strand, laid, assembled.tail, parts);
+    } else this.hangEnd(reach.at, assembled, laid, parts);
+  }
+
+  private hangEnd(
+    end: 'nose' | 'tail' | 'tie',
+    { carrier, nose, tail, tie }: AssembledCarrier,
+    laid: LaidOn,
+    parts: readonly Part[],
+  ): void {
+    const d = carrier.wire.diameterM;
+    switch (end) {
+      case 'tail':
+        this.hangAll(tail, { ...AT_AXIS, alongM: bearsAtTail(laid.tail, d) }, parts);
+        return;
+      case 'tie':
+        this.hangAll(tie, { ...AT_AXIS, alongM: -d / 2 }, parts);
+        return;
+      case 'nose':
+        if (carrierRoom(carrier).castsNose) this.hangAll(nose, AT_AXIS, parts);
+        else {
+          this.hangAll(nose, { ...AT_AXIS, alongM: laid.nose.form === 'plain' ? 0 : -d }, parts);
+          this.turnForward(nose);
+        }
+    }
+  }
+
+  private layCarrier(assembled: AssembledCarrier, index: number, parts: readonly Part[]): void {
+    const { carrier, strand, nose, tail, joint } = assembled;
     const laid = this.carriers[index] as LaidOn;
     const room = carrierRoom(carrier);
     const d = carrier.wire.diameterM;
@@ -89,7 +159,7 @@ export class Laying {
     laid.tail = tailOf(room.end(carrier, 'tail'), laid.shaftX1M, d);
     const bearM = bearsAtTail(laid.tail, d);
 
-    const own = room.lie(carrier, bearM, headWire(nose, parts));
+    const own = room.lie(carrier, bearM, headWireOf(nose, parts));
     const insideNoseM = laid.nose.form === 'plain' ? 0 : d;
     if (joint) {
       const at = this.bearsAt(joint, parts);
@@ -100,14 +170,12 @@ export class Laying {
       laid.path = own.path;
     }
 
-    this.hangAll(tail, { ...AT_AXIS, alongM: bearM }, parts);
+    for (const kind of LINE_KINDS) laid.directions[kind] = directionOf(laid.lines[kind]);
+
+    this.hangEnd('tail', assembled, laid, parts);
     this.placeStrand(strand, laid, tail, parts);
-    if (room.castsNose) this.hangAll(nose, AT_AXIS, parts);
-    else {
-      this.hangAll(nose, { ...AT_AXIS, alongM: laid.nose.form === 'plain' ? 0 : -d }, parts);
-      this.turnForward(nose);
-    }
-    this.hangAll(tie, { ...AT_AXIS, alongM: -d / 2 }, parts);
+    this.hangEnd('nose', assembled, laid, parts);
+    this.hangEnd('tie', assembled, laid, parts);
   }
 
   /** Spans of the stack measured back from the tail wraps, x ≤ 0, and how long it is. */
@@ -249,7 +317,10 @@ export class Laying {
 }
 
 /** Nose to where the wire leaves the head that is cast about it; 0 without one. */
-function headWire(nose: readonly Hanging[], parts: readonly Part[]): number {
-  const head = nose.map(({ slot }) => parts[slot]).find((part) => part?.kind === 'head');
-  return head?.kind === 'head' ? head.wireAtM : 0;
+export function headWireOf(nose: readonly Hanging[], parts: readonly Part[]): number {
+  for (const { slot } of nose) {
+    const part = parts[slot];
+    if (part?.kind === 'head') return part.wireAtM;
+  }
+  return 0;
 }

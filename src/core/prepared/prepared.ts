@@ -4,14 +4,14 @@
  * which stream. Every coefficient stands at its estimate; there are no spreads, findings, repairs or sentences.
  * It gives what predict() gives as the middle of each figure, within a millionth (test).
  */
-import { naturalHz } from '../hydro/arm-shake';
 import { deltaBearing } from '../hydro/delta-blade';
 import { filmBearing } from '../hydro/film-blade';
 import type { Bearing, SpinBlade } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import { depthOf } from '../hydro/towed-line';
-import { trimOf } from '../hydro/trim';
+import { depthOf, lineShapes, type FishingLine } from '../hydro/towed-line';
+import { TOLERANCE_RAD, trimOf, type Trim, type TrimSums } from '../hydro/trim';
 import { waterDensity, type Water } from '../hydro/water';
+import type { ArmOutcome } from '../lure/arm';
 import { bearingOn, swivelBearing } from '../lure/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Misfit, type Place } from '../lure/fit';
@@ -30,11 +30,11 @@ import { axleCosine, ROUNDS } from '../predict/inclined';
 import { isLikelyKept } from '../predict/keeping';
 import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/predict';
-import { rideOf, type Ride } from '../predict/ride';
+import { pullOnLine, rideOf, thumpOf, type Ride } from '../predict/ride';
 import { pullOfPart, type BladePlace, type Riding } from '../predict/riding';
 import { armTuned, type Tuned } from '../predict/tuned';
 import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
-import { assemble, type Assembly, type Turns } from './assembly';
+import { assemble, type Assembly, type Reach, type Turns } from './assembly';
 import { BladeBook, type BladeOnBearing } from './blade-book';
 import { Laying, type LaidOn } from './laying';
 import { Weighing } from './weighing';
@@ -60,17 +60,19 @@ export interface Figures {
   readonly massKg: number;
   /** Weight in water, N; below zero for one that floats. */
   readonly sinkingN: number;
-  /** The arm's own rate, Hz; null where there is none, or none that can be worked out. */
-  readonly armHz: number | null;
   /** Nose first. */
   readonly blades: readonly BladeFigures[];
   /** Null where a blade is outside its model: nothing that hangs on it can be said. */
-  readonly ride: Ride | null;
+  readonly trim: Trim | null;
   readonly line: LineOutcome;
   /** 0 at the surface, m. */
   readonly depthM: number;
+  /** Impulse given to the water at each stroke, of the blade that gives most, N·s. */
+  readonly thumpNs: number;
   /** What of the parts put in does not go with its place. */
   readonly misfits: readonly Misfit[];
+  /** All else of the ride, worked out when asked: shake and pulse, lean, yaw, twist; null where there is no trim. */
+  readonly ride: () => Ride | null;
 }
 
 /** One part in the place of another of its kind. */
@@ -84,8 +86,9 @@ interface ReadyTurner {
   readonly turner: Turner;
   readonly foldRad: number | null;
   readonly spun: SpinBlade;
-  readonly pull: ReturnType<typeof pullOfPart>;
-  readonly isHungOnSwivel: boolean;
+  /** Of its pull what is the same on the wire and behind a swivel, for both. */
+  readonly onWire: ReturnType<typeof pullOfPart>;
+  readonly behindSwivel: ReturnType<typeof pullOfPart>;
 }
 
 /** What lures prepared for one water have in common. */
@@ -99,17 +102,17 @@ class Workshop {
     this.book = new BladeBook(this.rho);
   }
 
-  turner(item: Item, part: Part, isHungOnSwivel: boolean): ReadyTurner {
+  turner(item: Item, part: Part): ReadyTurner {
     const foldRad = part.kind === 'filmBlade' ? stateOf(item, 'film').foldRad : null;
     const known = this.turners.get(part);
-    if (known?.foldRad === foldRad && known.isHungOnSwivel === isHungOnSwivel) return known;
+    if (known?.foldRad === foldRad) return known;
     const turner = turnerOf(part, foldRad, this.rho);
     const ready: ReadyTurner = {
       turner,
       foldRad,
       spun: turner.blade(turner.nominal),
-      pull: pullOfPart(part, turner, isHungOnSwivel ? null : 0),
-      isHungOnSwivel,
+      onWire: pullOfPart(part, turner, 0),
+      behindSwivel: pullOfPart(part, turner, null),
     };
     this.turners.set(part, ready);
     return ready;
@@ -136,6 +139,8 @@ interface Standing {
   readonly known: BladeOnBearing;
 }
 
+const ALL: Reach = { to: 'all' };
+
 /** @throws Error for a build that structureProblem refuses */
 export function prepare(lure: Lure, setting: Setting): Prepared {
   return new Prepared(lure, setting, new Workshop(setting.water));
@@ -146,12 +151,19 @@ export class Prepared {
   readonly figures: Figures;
   private readonly build: Build;
   private readonly outfit: Outfit;
+  private readonly line: FishingLine;
   private readonly assembly: Assembly;
   private readonly laying: Laying;
   private readonly weighing: Weighing;
   private readonly parts: Part[];
   /** Of each slot once it is asked for. */
   private readonly places: (Place | undefined)[];
+  /** Of the lure as it stands. */
+  private still: { readonly arm: ArmOutcome; readonly standing: readonly Standing[] } | null = null;
+  /** Whether something turns on its nose or its tie. */
+  private readonly turnsAhead: boolean;
+  /** All was laid for other parts. */
+  private isMoved = false;
 
   constructor(
     private readonly lure: Lure,
@@ -160,12 +172,18 @@ export class Prepared {
   ) {
     this.build = lure.build;
     this.outfit = setting.outfit ?? USUAL_OUTFIT;
+    this.line = fishingLine(this.outfit.line);
     this.assembly = assemble(lure.build);
     this.laying = new Laying(this.assembly);
     this.weighing = new Weighing(this.assembly);
     this.parts = this.assembly.items.map(({ part }) => part);
     this.places = this.parts.map(() => undefined);
-    this.figures = this.work([]);
+    this.turnsAhead = this.assembly.turns.some(({ slot }) => {
+      const reach = this.assembly.reaches[slot];
+      return reach?.to === 'hung' && reach.at !== 'tail';
+    });
+    this.figures = this.work(ALL, []);
+    this.laying.keep();
   }
 
   /**
@@ -177,7 +195,7 @@ export class Prepared {
     const before = this.parts[slot] as Part;
     this.parts[slot] = part;
     try {
-      return this.work(misfits(part, this.placeAt(slot)));
+      return this.work(this.reachOf(slot, before, part), misfits(part, this.placeAt(slot)));
     } finally {
       this.parts[slot] = before;
     }
@@ -191,7 +209,7 @@ export class Prepared {
     const before = slots.map((slot) => this.parts[slot] as Part);
     swaps.forEach(({ part }, i) => (this.parts[slots[i] as number] = part));
     try {
-      return this.work(this.misfitsOf(swaps));
+      return this.work(ALL, this.misfitsOf(swaps));
     } finally {
       slots.forEach((slot, i) => (this.parts[slot] = before[i] as Part));
     }
@@ -213,6 +231,27 @@ export class Prepared {
     return applied.ok ? { ok: true, prepared: new Prepared(applied.lure, this.setting, this.workshop) } : applied;
   }
 
+  /** A head that lets its wire out elsewhere moves the whole lure. */
+  private reachOf(slot: number, before: Part, part: Part): Reach {
+    const isElsewhere = before.kind === 'head' && part.kind === 'head' && before.wireAtM !== part.wireAtM;
+    return isElsewhere ? ALL : (this.assembly.reaches[slot] ?? ALL);
+  }
+
+  /** Lays what is reached, the rest lying as in the lure as it stands. */
+  private lay(reach: Reach): void {
+    const { laying, parts } = this;
+    if (reach.to === 'all') {
+      this.isMoved = true;
+      laying.layInPlace(parts);
+      return;
+    }
+    if (this.isMoved) {
+      laying.layInPlace(this.assembly.items.map(({ part }) => part));
+      this.isMoved = false;
+    } else laying.goBack();
+    laying.layReached(reach, parts);
+  }
+
   private slotFor(item: ItemId, part: Part): number {
     const slot = this.assembly.slots.get(item);
     const now = slot === undefined ? undefined : this.parts[slot];
@@ -232,48 +271,63 @@ export class Prepared {
     return swaps.flatMap(({ item, part }) => misfits(part, placeOf(build, itemOf(build, item))));
   }
 
-  private work(found: readonly Misfit[]): Figures {
+  private work(reach: Reach, found: readonly Misfit[]): Figures {
     const { laying, weighing, parts, outfit, setting, workshop } = this;
     const { rho } = workshop;
     const { speedMps } = setting;
-    laying.layInPlace(parts);
+    this.lay(reach);
     weighing.weighInPlace(laying, parts);
-    const arm = weighing.arm(laying, parts, rho);
-    const tuned: Tuned = {
-      shared: AS_ESTIMATED,
-      ...weighing.sums(rho),
-      arm: armTuned(arm, AS_ESTIMATED),
-      line: fishingLine(outfit.line),
-    };
-    const standing = this.standing();
-    const riding = {
+    // What is on the nose or the tie bears on neither the arm nor, mostly, on what turns.
+    const still = reach.to === 'hung' && reach.at !== 'tail' && !this.turnsAhead ? this.still : null;
+    const arm = still?.arm ?? weighing.arm(laying, parts, rho);
+    const standing = still?.standing ?? this.standing();
+    this.still ??= { arm, standing };
+    const bodies = weighing.sums(rho);
+    const sums = bodies.upward();
+    const hanging: Hanging = {
       rho,
       outfit,
-      arm,
+      sums,
       spinners: standing.map(({ spinner }) => spinner),
       dragsAt: standing.map(({ place }) => place),
       planing: this.planing(),
     };
-    const turned = turnStanding(standing, riding, tuned, speedMps);
+    const { turned, pitchRad } = turnStanding(standing, hanging, speedMps);
     const outcomes = outcomesAt(turned, 0);
-    const ride = troubleAt(speedMps, outcomes)
-      ? null
-      : rideOf(riding, tuned, outcomes, speedMps, [outfit.lineOutM]);
-    const isPlaning = riding.planing !== null && ride !== null && planes(standing, riding, tuned, speedMps);
-    const [line] = ride?.lines ?? [];
+    const isOutside = troubleAt(speedMps, outcomes) !== null;
+    const trim = isOutside ? null : trimWith(outcomes, hanging, speedMps, pitchRad);
+    const [shape] = trim
+      ? lineShapes(this.line, pullOnLine(trim), { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps }, [
+          outfit.lineOutM,
+        ])
+      : [];
+    const tuned = (): Tuned => ({
+      shared: AS_ESTIMATED,
+      massKg: bodies.massKg,
+      sums,
+      asideSums: bodies.aside(),
+      arm: armTuned(arm, AS_ESTIMATED),
+      line: this.line,
+      ...bodies.swing(),
+    });
+    const isPlaning = hanging.planing !== null && trim !== null && planes(standing, hanging, tuned(), speedMps);
     return {
-      massKg: tuned.massKg,
-      sinkingN: tuned.sums.weightN.all,
-      armHz: tuned.arm && naturalHz(tuned.arm),
+      massKg: bodies.massKg,
+      sinkingN: sums.weightN.all,
       blades: standing.map(({ spinner, known }, i) => ({
         station: spinner.station,
         outcome: outcomes[i] ?? { outcome: 'stopped', localSpeedMps: 0 },
         keepsMps: known.keepsMps(),
       })),
-      ride,
-      line: isPlaning ? 'planes' : (line?.outcome ?? 'surfaces'),
-      depthM: isPlaning ? 0 : depthOf(line),
+      trim,
+      line: isPlaning ? 'planes' : (shape?.outcome ?? 'surfaces'),
+      depthM: isPlaning ? 0 : depthOf(shape),
+      thumpNs: outcomes.reduce((most, outcome, i) => {
+        const { strokes } = hanging.dragsAt[i] as BladePlace;
+        return outcome?.outcome === 'turning' ? Math.max(most, thumpOf(outcome, strokes)) : most;
+      }, 0),
       misfits: found,
+      ride: () => (trim ? rideOf({ ...hanging, arm }, tuned(), outcomes, speedMps, [outfit.lineOutM]) : null),
     };
   }
 
@@ -307,7 +361,7 @@ export class Prepared {
       : part.kind === 'deltaBlade'
         ? x0M + DELTA_TIPS_AT * (x1M - x0M)
         : middleM;
-    const ready = workshop.turner(item, part, axle === null);
+    const ready = workshop.turner(item, part);
     const bearing = this.bearingAt(turns, part, laid, dropM);
     const line = laid.lines[kind];
     const { id, behind } = assembly.carriers[index] as Assembly['carriers'][number];
@@ -332,7 +386,7 @@ export class Prepared {
         yM: pulledAt.yM - tie.yM,
         zM: weighing.zM[slot] as number,
         axleRad: axle,
-        ...ready.pull,
+        ...(axle === null ? ready.behindSwivel : ready.onWire),
       },
       known: workshop.book.find(ready.spun, bearing),
     };
@@ -367,28 +421,43 @@ export class Prepared {
   }
 }
 
-type Asked = Pick<Riding, 'rho' | 'outfit' | 'planing' | 'dragsAt'>;
+/** What hangs on the line, whatever its blades do. */
+type Hanging = Pick<Riding, 'rho' | 'outfit' | 'planing' | 'dragsAt' | 'spinners'> & { readonly sums: TrimSums };
 
 /** All blades at one speed, each in the wake of those ahead, the lure hanging at the pitch they give it. */
-function turnStanding(all: readonly Standing[], riding: Asked, tuned: Tuned, speedMps: number): Turned[] {
+function turnStanding(
+  all: readonly Standing[],
+  hanging: Hanging,
+  speedMps: number,
+): { readonly turned: Turned[]; readonly pitchRad: number | null } {
   let cosines = all.map(() => 1);
+  let pitchRad: number | null = null;
   if (all.some(({ place }) => place.axleRad !== null)) {
     for (let round = 0; round < ROUNDS; round++) {
-      const pitchRad = speedMps > 0 ? pitchWith(turnEach(all, cosines, speedMps, false), riding, tuned, speedMps) : 0;
-      cosines = all.map(({ place }) => axleCosine(place.axleRad, pitchRad));
+      const outcomes = outcomesAt(turnEach(all, cosines, speedMps, false), 0);
+      pitchRad = speedMps > 0 ? trimWith(outcomes, hanging, speedMps, pitchRad).pitchRad : 0;
+      const at = pitchRad;
+      cosines = all.map(({ place }) => axleCosine(place.axleRad, at));
     }
   }
-  return turnEach(all, cosines, speedMps, true);
+  return { turned: turnEach(all, cosines, speedMps, true), pitchRad };
 }
 
-function pitchWith(turned: readonly Turned[], riding: Asked, tuned: Tuned, speedMps: number): number {
-  const pulls = bladePulls(riding, AS_ESTIMATED, outcomesAt(turned, 0), speedMps);
-  return trimOf(tuned.sums, pulls, riding.rho, speedMps).pitchRad;
+/** @param nearRad a pitch it is near, found before; null before any */
+function trimWith(
+  outcomes: readonly (BladeOutcome | undefined)[],
+  hanging: Hanging,
+  speedMps: number,
+  nearRad: number | null,
+): Trim {
+  const pulls = bladePulls(hanging, AS_ESTIMATED, outcomes, speedMps);
+  return trimOf(hanging.sums, pulls, hanging.rho, speedMps, nearRad, TOLERANCE_RAD);
 }
 
 function turnEach(all: readonly Standing[], cosines: readonly number[], speedMps: number, isFine: boolean): Turned[] {
   const turned: Turned[] = [];
-  all.forEach(({ spinner, known }, i) => {
+  for (let i = 0; i < all.length; i++) {
+    const { spinner, known } = all[i] as Standing;
     const axleCos = cosines[i] ?? 1;
     const local = speedMps * passedBy(turned, spinner, 0) * axleCos;
     const outcome = isFine ? known.finely(local, axleCos) : known.coarsely(local, axleCos);
@@ -400,13 +469,13 @@ function turnEach(all: readonly Standing[], cosines: readonly number[], speedMps
       ifTurning: [outcome],
       outcomes: [isStopped ? { outcome: 'stopped', localSpeedMps: local } : outcome],
     });
-  });
+  }
   return turned;
 }
 
 /** Whether blade and head carry it on the surface at this speed. */
-function planes(all: readonly Standing[], riding: Asked, tuned: Tuned, speedMps: number): boolean {
-  const onGrid = GRID_MPS.map((each) => turnStanding(all, riding, tuned, each));
+function planes(all: readonly Standing[], hanging: Hanging, tuned: Tuned, speedMps: number): boolean {
+  const onGrid = GRID_MPS.map((each) => turnStanding(all, hanging, each).turned);
   const turned = all.map(({ spinner }, i): Turned => {
     const own = onGrid.map((each) => each[i] as Turned);
     return {
@@ -417,6 +486,6 @@ function planes(all: readonly Standing[], riding: Asked, tuned: Tuned, speedMps:
       outcomes: own.flatMap(({ outcomes }) => outcomes),
     };
   });
-  const { planingMps } = crossingsOf(riding, tuned, turned, 0);
+  const { planingMps } = crossingsOf(hanging, tuned, turned, 0);
   return planingMps !== null && speedMps >= planingMps;
 }

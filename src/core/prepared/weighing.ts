@@ -27,92 +27,108 @@ interface KeptWire {
   readonly bodies: readonly Body[];
 }
 
+/** A part as a body in one slot, and what of the rest it hangs on. */
+interface KeptBody {
+  readonly lengthM: number;
+  readonly held: readonly Part[];
+  readonly massKg: number;
+  readonly volumeM3: number;
+  readonly areas: Areas;
+}
+
 /** Places shift by the last digits of their sums: what lies elsewhere is not longer for that. */
 const SAME_LENGTH_M = 1e-12;
 
 export class Weighing {
-  readonly massKg: Float64Array;
-  readonly volumeM3: Float64Array;
   /** Of each body from the line tie; zM beside the plane of the lure. */
   readonly xM: Float64Array;
   readonly yM: Float64Array;
   readonly zM: Float64Array;
-  private readonly areas: Areas[];
-  private readonly parts: (Part | null)[];
-  private readonly lengthsM: Float64Array;
-  private readonly isTurning: boolean[];
+  private readonly bodies: (KeptBody | null)[];
+  private readonly known: readonly WeakMap<Part, KeptBody[]>[];
+  private readonly isTurning: readonly boolean[];
   private readonly heldSlots: readonly (readonly number[])[];
-  /** Of each slot what it held when its areas were worked out. */
-  private readonly held: Part[][];
   private readonly wires: (KeptWire | null)[];
   private tie = { xM: 0, yM: 0 };
 
   constructor(private readonly assembly: Assembly) {
     const { items, carriers, turns } = assembly;
-    const bySlot = () => new Float64Array(items.length);
-    this.massKg = bySlot();
-    this.volumeM3 = bySlot();
-    this.xM = bySlot();
-    this.yM = bySlot();
-    this.zM = bySlot();
-    this.lengthsM = bySlot();
-    this.areas = items.map(() => TURNING_AREAS);
-    this.parts = items.map(() => null);
+    this.xM = new Float64Array(items.length);
+    this.yM = new Float64Array(items.length);
+    this.zM = new Float64Array(items.length);
+    this.bodies = items.map(() => null);
+    this.known = items.map(() => new WeakMap());
     this.isTurning = items.map((_, slot) => turns.some((each) => each.slot === slot));
     this.heldSlots = items.map(({ id }) =>
       items.flatMap(({ seat }, slot) => (seat.on === 'item' && seat.item === id ? [slot] : [])),
     );
-    this.held = items.map(() => []);
     this.wires = carriers.map(() => null);
   }
 
   /** Works out all bodies as they lie with these parts. */
   weighInPlace(laying: Laying, parts: readonly Part[]): void {
     const { items, on, lines, isThreaded } = this.assembly;
-    const tie = laying.tie();
-    this.tie = tie;
+    this.tie = laying.tie();
+    const { tie } = this;
     for (let slot = 0; slot < items.length; slot++) {
       const part = parts[slot] as Part;
-      const item = items[slot] as Item;
-      const [x0M, x1M] = [laying.x0M[slot] as number, laying.x1M[slot] as number];
-      this.weigh(slot, item, part, x1M - x0M, parts, laying);
+      const x0M = laying.x0M[slot] as number;
+      const x1M = laying.x1M[slot] as number;
+      this.bodies[slot] = this.bodyOf(slot, part, x1M - x0M, parts, laying);
       const laid = laying.carriers[on[slot] as number] as LaidOn;
       const kind = lines[slot] ?? 'run';
       const isStrip = part.kind === 'skirtLayer' && !isThreaded[slot];
       const alongM = isStrip ? x0M + STRIP_MIDDLE * part.lengthM : (x0M + x1M) / 2;
       const upM = kind === 'head' ? (laying.offAxisM[slot] as number) : 0;
-      const { xM, yM, angleRad } = laid.lines[kind];
-      const [cos, sin] = angleRad === 0 ? [1, 0] : [Math.cos(angleRad), Math.sin(angleRad)];
-      this.xM[slot] = xM + alongM * cos - upM * sin - tie.xM;
-      this.yM[slot] = yM + alongM * sin + upM * cos - tie.yM;
+      const pose = laid.lines[kind];
+      const { cos, sin } = laid.directions[kind];
+      this.xM[slot] = pose.xM + alongM * cos - upM * sin - tie.xM;
+      this.yM[slot] = pose.yM + alongM * sin + upM * cos - tie.yM;
       this.zM[slot] =
         part.kind === 'trailer'
-          ? crookedBy(part, stateOf(item, 'trailer').crookedRad)
+          ? crookedBy(part, stateOf(items[slot] as Item, 'trailer').crookedRad)
           : besidePath(laid.path, kind, alongM, laid.shaftX1M);
     }
     laying.carriers.forEach((laid, index) => this.weighWire(laid, index));
   }
 
-  private weigh(slot: number, item: Item, part: Part, lengthM: number, parts: readonly Part[], laying: Laying): void {
+  private bodyOf(slot: number, part: Part, lengthM: number, parts: readonly Part[], laying: Laying): KeptBody {
     const isByLength = part.kind === 'shrinkTube' || part.kind === 'softWire';
-    const isAsLong = Math.abs((this.lengthsM[slot] as number) - lengthM) < SAME_LENGTH_M;
-    if (this.parts[slot] === part && isAsLong && !isByLength && this.holdsTheSame(slot, parts)) return;
-    this.parts[slot] = part;
-    this.held[slot] = (this.heldSlots[slot] ?? []).map((each) => parts[each] as Part);
-    this.lengthsM[slot] = lengthM;
+    const slots = this.heldSlots[slot] ?? [];
+    const known = this.known[slot]?.get(part);
+    if (known && !isByLength) {
+      for (const each of known) {
+        if (Math.abs(each.lengthM - lengthM) < SAME_LENGTH_M && isHeld(each.held, slots, parts)) return each;
+      }
+    }
+    const item = this.assembly.items[slot] as Item;
     const room = roomOf(part);
     const { state, flipped } = item;
+    // What its areas hang on is learnt as they are worked out.
+    let held: readonly Part[] = [];
+    const on = {
+      state,
+      flipped,
+      lengthM,
+      get held() {
+        held = slots.map((each) => parts[each] as Part);
+        return held;
+      },
+    };
+    const areas = this.isTurning[slot] ? TURNING_AREAS : room.areas(part, on);
     const massKg = room.massKg(part, state, isByLength ? this.lengthIn(slot, item, part, parts, laying) : null);
-    this.massKg[slot] = massKg;
-    this.volumeM3[slot] = room.displacedM3(part, massKg);
-    this.areas[slot] = this.isTurning[slot]
-      ? TURNING_AREAS
-      : room.areas(part, { state, flipped, lengthM, held: this.held[slot] ?? [] });
-  }
-
-  private holdsTheSame(slot: number, parts: readonly Part[]): boolean {
-    const [slots, held] = [this.heldSlots[slot] ?? [], this.held[slot] ?? []];
-    return slots.every((each, i) => parts[each] === held[i]);
+    const body: KeptBody = {
+      lengthM,
+      held,
+      massKg,
+      volumeM3: room.displacedM3(part, massKg),
+      areas,
+    };
+    // The first is mostly that of the lure as it stands.
+    if (known && known.length < 2) known.push(body);
+    else if (known) known[1] = body;
+    else this.known[slot]?.set(part, [body]);
+    return body;
   }
 
   /** Of what is sold by the length, the length of it in the lure, m; null where it is not cut to the lure. */
@@ -138,34 +154,18 @@ export class Weighing {
   }
 
   /** All of it with every shared coefficient at its estimate. */
-  sums(rho: number): Pick<Tuned, 'massKg' | 'sums' | 'asideSums' | 'movedKg' | 'forcePerMoment'> {
-    let massKg = 0;
-    let [movedKg, first, second] = [0, 0, 0];
-    const up = new Float64Array(15);
-    const aside = new Float64Array(5);
-    const add = (kg: number, m3: number, areas: Areas, x: number, y: number, z: number) => {
-      massKg += kg;
-      const moved = kg + rho * m3;
-      movedKg += moved;
-      first += moved * x;
-      second += moved * x * x;
-      const weight = (kg - rho * m3) * GRAVITY_MPS2;
-      tally(up, aside, 0, weight, x, y, z);
-      tally(up, aside, 1, areas.axialM2, x, y, z);
-      tally(up, aside, 2, areas.strandM2, x, y, z);
-      tally(up, aside, 3, areas.sideM2, x, y, z);
-      tally(up, aside, 4, areas.slopeM2, x, y, z);
-    };
-    for (let slot = 0; slot < this.massKg.length; slot++) {
-      const [x, y, z] = [this.xM[slot] as number, this.yM[slot] as number, this.zM[slot] as number];
-      add(this.massKg[slot] as number, this.volumeM3[slot] as number, this.areas[slot] as Areas, x, y, z);
+  sums(rho: number): SumOfBodies {
+    const sum = new SumOfBodies(rho);
+    for (let slot = 0; slot < this.bodies.length; slot++) {
+      const body = this.bodies[slot] as KeptBody;
+      sum.add(body, body.areas, this.xM[slot] as number, this.yM[slot] as number, this.zM[slot] as number);
     }
     for (const wire of this.wires) {
       for (const body of wire?.bodies ?? []) {
-        add(body.massKg, body.volumeM3, body, body.xM - this.tie.xM, body.yM - this.tie.yM, body.zM);
+        sum.add(body, body, body.xM - this.tie.xM, body.yM - this.tie.yM, body.zM);
       }
     }
-    return { massKg, sums: sumsIn(up, null), asideSums: sumsIn(up, aside), ...swinging(movedKg, first, second) };
+    return sum;
   }
 
   /** The arm with what sits on it, as lure/arm.ts has it. */
@@ -183,9 +183,14 @@ export class Weighing {
       const kind = lines[slot];
       if (!isBehind && kind !== 'trail' && kind !== 'run') continue;
       const isAlong = !isBehind && kind === 'run';
-      const alongM = isAlong ? (isThreaded[slot] ? middleOf(laying, slot, part) : (laying.pivotM[slot] as number)) : armM;
+      const alongM = isAlong
+        ? isThreaded[slot]
+          ? middleOf(laying, slot, part)
+          : (laying.pivotM[slot] as number)
+        : armM;
       const share = isAlong ? Math.min(1, alongM / armM) ** 2 : 1;
-      carriedKg += share * ((this.massKg[slot] as number) + rho * (this.volumeM3[slot] as number));
+      const { massKg, volumeM3 } = this.bodies[slot] as KeptBody;
+      carriedKg += share * (massKg + rho * volumeM3);
       if (part.kind === 'blade') waterKg += share * facedWaterKg(part, rho);
     }
     carriers.forEach(({ id, behind }, index) => {
@@ -196,25 +201,95 @@ export class Weighing {
   }
 }
 
+function isHeld(held: readonly Part[], slots: readonly number[], parts: readonly Part[]): boolean {
+  for (let i = 0; i < held.length; i++) if (parts[slots[i] as number] !== held[i]) return false;
+  return true;
+}
+
 /** Of a clevis its aft leg. */
 function middleOf(laying: Laying, slot: number, { kind }: Part): number {
   const [from, to] = kind === 'clevis' ? [laying.aftX0M, laying.aftX1M] : [laying.x0M, laying.x1M];
   return ((from[slot] as number) + (to[slot] as number)) / 2;
 }
 
-function tally(up: Float64Array, aside: Float64Array, at: number, value: number, x: number, y: number, z: number): void {
-  up[3 * at] = (up[3 * at] as number) + value;
-  up[3 * at + 1] = (up[3 * at + 1] as number) + value * x;
-  up[3 * at + 2] = (up[3 * at + 2] as number) + value * y;
-  aside[at] = (aside[at] as number) + value * z;
+/** One sum over bodies and its moments about the tie, along, up and to the side. */
+class Moments {
+  all = 0;
+  x = 0;
+  y = 0;
+  z = 0;
+
+  add(value: number, x: number, y: number, z: number): void {
+    this.all += value;
+    this.x += value * x;
+    this.y += value * y;
+    this.z += value * z;
+  }
+
+  upward() {
+    return { all: this.all, x: this.x, y: this.y };
+  }
+
+  aside() {
+    return { all: this.all, x: this.x, y: this.z };
+  }
 }
 
-/** @param aside moments to the side, where those upward are not wanted */
-function sumsIn(up: Float64Array, aside: Float64Array | null): TrimSums {
-  const sum = (at: number) => ({
-    all: up[3 * at] as number,
-    x: up[3 * at + 1] as number,
-    y: (aside ? aside[at] : up[3 * at + 2]) as number,
-  });
-  return { weightN: sum(0), axialM2: sum(1), strandM2: sum(2), sideM2: sum(3), slopeM2: sum(4) };
+/** All bodies together, as tuned.ts takes them. */
+export class SumOfBodies {
+  massKg = 0;
+  private movedKg = 0;
+  private first = 0;
+  private second = 0;
+  private readonly weightN = new Moments();
+  private readonly axialM2 = new Moments();
+  private readonly strandM2 = new Moments();
+  private readonly sideM2 = new Moments();
+  private readonly slopeM2 = new Moments();
+
+  constructor(private readonly rho: number) {}
+
+  add(
+    { massKg, volumeM3 }: { readonly massKg: number; readonly volumeM3: number },
+    areas: Areas,
+    x: number,
+    y: number,
+    z: number,
+  ): void {
+    const waterKg = this.rho * volumeM3;
+    const movedKg = massKg + waterKg;
+    this.massKg += massKg;
+    this.movedKg += movedKg;
+    this.first += movedKg * x;
+    this.second += movedKg * x * x;
+    this.weightN.add((massKg - waterKg) * GRAVITY_MPS2, x, y, z);
+    this.axialM2.add(areas.axialM2, x, y, z);
+    this.strandM2.add(areas.strandM2, x, y, z);
+    this.sideM2.add(areas.sideM2, x, y, z);
+    this.slopeM2.add(areas.slopeM2, x, y, z);
+  }
+
+  upward(): TrimSums {
+    return {
+      weightN: this.weightN.upward(),
+      axialM2: this.axialM2.upward(),
+      strandM2: this.strandM2.upward(),
+      sideM2: this.sideM2.upward(),
+      slopeM2: this.slopeM2.upward(),
+    };
+  }
+
+  aside(): TrimSums {
+    return {
+      weightN: this.weightN.aside(),
+      axialM2: this.axialM2.aside(),
+      strandM2: this.strandM2.aside(),
+      sideM2: this.sideM2.aside(),
+      slopeM2: this.slopeM2.aside(),
+    };
+  }
+
+  swing(): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
+    return swinging(this.movedKg, this.first, this.second);
+  }
 }
