@@ -141,6 +141,10 @@ export class BladeLoads {
     const { strips, count, sinPsi, cosPsi, dropM, inverseSlope, stallTerm, lobes } = this;
     const sinBeta = Math.sin(spreadRad);
     const cosBeta = Math.cos(spreadRad);
+    // A blade that lies flat and stands still meets no water at all: then next to none, so that nothing is divided by it.
+    const stream2 = Math.max(sinBeta * sinBeta, 1e-200);
+    const [vt0, vt1] = [kappa * dropM, kappa * sinBeta];
+    const [across0, along0] = [sinBeta * cosPsi, sinBeta * sinPsi];
     let normal0 = 0;
     let normal1 = 0;
     let edge0 = 0;
@@ -148,15 +152,13 @@ export class BladeLoads {
     for (let i = 0; i < count; i++) {
       const s = strips[i] as number;
       const half = strips[count + i] as number;
-      const vt = kappa * (dropM + s * sinBeta);
-      const v2 = vt * vt + sinBeta * sinBeta;
-      if (v2 === 0) continue;
+      const vt = vt0 + s * vt1;
+      const v2 = vt * vt + stream2;
       const v = Math.sqrt(v2);
-      // v sin α and v cos α
-      const across = sinBeta * cosPsi - vt * sinPsi;
-      const along = vt * cosPsi + sinBeta * sinPsi;
+      // v sin α; v cos α is in the edge's part.
+      const across = across0 - vt * sinPsi;
       const byNormal = (half * v2 * across) / (inverseSlope * v + stallTerm * Math.abs(across));
-      const byEdge = half * v * along;
+      const byEdge = half * v * (vt * cosPsi + along0);
       normal0 += byNormal;
       normal1 += byNormal * s;
       edge0 += byEdge;

@@ -82,6 +82,15 @@ export function lineShapes(
   return lengthsOutM.map((lengthM) => shapeOf(up, lengthM, setting.tipHeightM));
 }
 
+/**
+ * The same for one length, in as few steps as keep the depth within a ten-millionth of it: several of its steps are taken as
+ * one where the pull hardly turns in them. For weighing many lures.
+ */
+export function lineShape(line: FishingLine, pull: LinePull, setting: LineSetting, lengthOutM: number): LineShape {
+  if (pull.downN <= 0) return { outcome: 'rises' };
+  return shapeOf(integrate(line, pull, setting, lengthOutM, STEPS, true), lengthOutM, setting.tipHeightM);
+}
+
 /** C_n of a smooth cylinder at this Reynolds number; below 1 it stays as it is there, where the pull is next to none. */
 export function cylinderDrag(reynolds: number): number {
   return 1 + 10 / Math.cbrt(Math.max(1, reynolds) ** 2);
@@ -93,6 +102,8 @@ interface Integrated {
   readonly steps: number;
   /** The last node with a pull; above it the line lies level. */
   readonly last: number;
+  /** The last node under water, where it is known: then nodes before it may be left out. */
+  readonly under: number | null;
   readonly forwardN: Float64Array;
   readonly upN: Float64Array;
   readonly gainM: Float64Array;
@@ -104,6 +115,7 @@ function integrate(
   setting: LineSetting,
   lengthM: number,
   steps: number,
+  isStriding = false,
 ): Integrated {
   const { waterDensityKgM3: rho, speedMps } = setting;
   const dynamic = 0.5 * rho * speedMps ** 2;
@@ -122,11 +134,11 @@ function integrate(
   upN[0] = v;
   gainM[0] = 0;
   let last = 0;
-  for (let i = 0; i < steps && v > 0; i++) {
-    const step = (lengthM * (2 * i + 1)) / steps ** 2;
+  let longest = isStriding ? MOST_AT_ONCE : 1;
+  while (last < steps && v > 0) {
     const t = Math.sqrt(h * h + v * v);
     // Beyond the surface nothing is asked of it.
-    if ((v / t) * (lengthM - lengthM * (i / steps) ** 2) <= tipHeightM) break;
+    if ((v / t) * (lengthM - lengthM * (last / steps) ** 2) <= tipHeightM) break;
     const flow = Math.max(1, (reynolds * v) / t);
     const perFlow = 1 / flow;
     const pace = reynolds > 0 ? cylinderDrag(flow) - 1 : 0;
@@ -135,6 +147,8 @@ function integrate(
     let sumZ = 0;
     let atH = h;
     let atV = v;
+    let stride = 1;
+    let step = 0;
     for (let stage = 0; stage < 4; stage++) {
       const perPull = 1 / Math.sqrt(atH * atH + atV * atV);
       const cos = atH * perPull;
@@ -144,6 +158,12 @@ function integrate(
       const along = skin * cos * cos;
       const dh = Math.abs(across * sin) + along * cos;
       const dv = weight - across * cos + along * sin;
+      if (stage === 0) {
+        const turnsPerM = dh / h + Math.abs(dv) / v;
+        stride = Math.min(longest, steps - last);
+        while (stride > 1 && turnsPerM * stepOver(lengthM, steps, last, stride) > MOST_TURN) stride--;
+        step = stepOver(lengthM, steps, last, stride);
+      }
       const share = stage === 1 || stage === 2 ? 2 : 1;
       sumH += share * dh;
       sumV += share * dv;
@@ -152,15 +172,32 @@ function integrate(
       atH = h + ahead * dh;
       atV = v + ahead * dv;
     }
-    h += (step * sumH) / 6;
-    v = Math.max(0, v + (step * sumV) / 6);
+    const [nextH, nextV] = [h + (step * sumH) / 6, Math.max(0, v + (step * sumV) / 6)];
+    const leftM = lengthM - lengthM * ((last + stride) / steps) ** 2;
+    if (stride > 1 && nextV * leftM <= tipHeightM * Math.sqrt(nextH * nextH + nextV * nextV)) {
+      // It strode past the surface: from here in single steps.
+      longest = 1;
+      continue;
+    }
+    h = nextH;
+    v = nextV;
     z += (step * sumZ) / 6;
-    last = i + 1;
+    last += stride;
     forwardN[last] = h;
     upN[last] = v;
     gainM[last] = z;
   }
-  return { lengthM, steps, last, forwardN, upN, gainM };
+  const isPast = isStriding && last > 0 && v > 0;
+  return { lengthM, steps, last, under: isPast ? last - 1 : null, forwardN, upN, gainM };
+}
+
+/** So many steps are taken as one at most, and as many as change the pull by this share of itself. */
+const MOST_AT_ONCE = 6;
+const MOST_TURN = 0.05;
+
+/** Length of line over so many steps from a node, m. */
+function stepOver(lengthM: number, steps: number, from: number, stride: number): number {
+  return (lengthM * stride * (2 * from + stride)) / steps ** 2;
 }
 
 /** Room for the nodes of one line at a time: its shape is read before the next is worked out. */
@@ -188,7 +225,7 @@ function shapeOf(up: Integrated, lengthM: number, tipHeightM: number): LineShape
   const reaches = (i: number) => sine(i) * (lengthM - nodeM(i)) > tipHeightM;
   if (!reaches(0)) return { outcome: 'surfaces' };
   // The node before the surface: what is left still reaches from it, and no longer from the next.
-  let [under, over] = [0, last + 1];
+  let [under, over] = up.under === null ? [0, last + 1] : [up.under, up.under + 1];
   while (over - under > 1) {
     const middle = (under + over) >> 1;
     if (reaches(middle)) under = middle;

@@ -77,6 +77,8 @@ export interface Assembly {
   readonly isThreaded: readonly boolean[];
   readonly turns: readonly Turns[];
   readonly reaches: readonly Reach[];
+  /** Of each slot all that its part reaches, itself among them. */
+  readonly reached: readonly Uint16Array[];
   /** The carrier that swings like a spring, nearest to the line; null without one. */
   readonly spring: { readonly carrier: number; readonly spring: CarrierSpring } | null;
 }
@@ -131,6 +133,9 @@ export function assemble(build: Build): Assembly {
     }
     waiting = waiting.filter(({ id }) => !placed.has(id));
   }
+  const reaches = items.map((_, slot) => reachOf(slot, carriers, isThreaded, items));
+  const isAlike = (a: Reach, b: Reach) =>
+    a.to === 'all' || (a.to === b.to && (a.to !== 'hung' || b.to !== 'hung' || a.at === b.at));
   return {
     items,
     slots,
@@ -139,7 +144,10 @@ export function assemble(build: Build): Assembly {
     lines,
     isThreaded,
     turns: turnsOf(items, slots, isThreaded, carriers),
-    reaches: items.map((_, slot) => reachOf(slot, carriers, isThreaded, items)),
+    reaches,
+    reached: reaches.map((own) =>
+      Uint16Array.from(reaches.flatMap((other, slot) => (isAlike(own, other) ? [slot] : []))),
+    ),
     spring: springOf(build, carriers),
   };
 }

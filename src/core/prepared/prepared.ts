@@ -8,7 +8,7 @@ import { deltaBearing } from '../hydro/delta-blade';
 import { filmBearing } from '../hydro/film-blade';
 import type { Bearing, SpinBlade } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import { depthOf, lineShapes, type FishingLine } from '../hydro/towed-line';
+import { depthOf, lineShape, type FishingLine } from '../hydro/towed-line';
 import { TOLERANCE_RAD, trimOf, type Trim, type TrimSums } from '../hydro/trim';
 import { waterDensity, type Water } from '../hydro/water';
 import type { ArmOutcome } from '../lure/arm';
@@ -34,7 +34,7 @@ import { pullOnLine, rideOf, thumpOf, type Ride } from '../predict/ride';
 import { pullOfPart, type BladePlace, type Riding } from '../predict/riding';
 import { armTuned, type Tuned } from '../predict/tuned';
 import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
-import { assemble, type Assembly, type Reach, type Turns } from './assembly';
+import { assemble, type Assembly, type Turns } from './assembly';
 import { BladeBook, type BladeOnBearing } from './blade-book';
 import { Laying, type LaidOn } from './laying';
 import { Weighing } from './weighing';
@@ -139,8 +139,6 @@ interface Standing {
   readonly known: BladeOnBearing;
 }
 
-const ALL: Reach = { to: 'all' };
-
 /** @throws Error for a build that structureProblem refuses */
 export function prepare(lure: Lure, setting: Setting): Prepared {
   return new Prepared(lure, setting, new Workshop(setting.water));
@@ -175,15 +173,17 @@ export class Prepared {
     this.line = fishingLine(this.outfit.line);
     this.assembly = assemble(lure.build);
     this.laying = new Laying(this.assembly);
-    this.weighing = new Weighing(this.assembly);
+    this.weighing = new Weighing(this.assembly, workshop.rho);
     this.parts = this.assembly.items.map(({ part }) => part);
     this.places = this.parts.map(() => undefined);
     this.turnsAhead = this.assembly.turns.some(({ slot }) => {
       const reach = this.assembly.reaches[slot];
       return reach?.to === 'hung' && reach.at !== 'tail';
     });
-    this.figures = this.work(ALL, []);
+    this.figures = this.work(null, []);
     this.laying.keep();
+    this.weighing.keep();
+    this.isMoved = false;
   }
 
   /**
@@ -195,7 +195,7 @@ export class Prepared {
     const before = this.parts[slot] as Part;
     this.parts[slot] = part;
     try {
-      return this.work(this.reachOf(slot, before, part), misfits(part, this.placeAt(slot)));
+      return this.work(this.reaching(slot, before, part), misfits(part, this.placeAt(slot)));
     } finally {
       this.parts[slot] = before;
     }
@@ -209,7 +209,7 @@ export class Prepared {
     const before = slots.map((slot) => this.parts[slot] as Part);
     swaps.forEach(({ part }, i) => (this.parts[slots[i] as number] = part));
     try {
-      return this.work(ALL, this.misfitsOf(swaps));
+      return this.work(null, this.misfitsOf(swaps));
     } finally {
       slots.forEach((slot, i) => (this.parts[slot] = before[i] as Part));
     }
@@ -231,25 +231,31 @@ export class Prepared {
     return applied.ok ? { ok: true, prepared: new Prepared(applied.lure, this.setting, this.workshop) } : applied;
   }
 
-  /** A head that lets its wire out elsewhere moves the whole lure. */
-  private reachOf(slot: number, before: Part, part: Part): Reach {
+  /** The slot, if what its part reaches is less than all: a head that lets its wire out elsewhere moves the whole lure. */
+  private reaching(slot: number, before: Part, part: Part): number | null {
     const isElsewhere = before.kind === 'head' && part.kind === 'head' && before.wireAtM !== part.wireAtM;
-    return isElsewhere ? ALL : (this.assembly.reaches[slot] ?? ALL);
+    return isElsewhere || this.assembly.reaches[slot]?.to === 'all' ? null : slot;
   }
 
-  /** Lays what is reached, the rest lying as in the lure as it stands. */
-  private lay(reach: Reach): void {
-    const { laying, parts } = this;
-    if (reach.to === 'all') {
+  /** Lays and weighs what a slot reaches, the rest lying as in the lure as it stands; all of it for null. */
+  private lay(slot: number | null): void {
+    const { laying, weighing, parts, assembly } = this;
+    const reach = slot === null ? undefined : assembly.reaches[slot];
+    const reached = slot === null ? undefined : assembly.reached[slot];
+    if (!reach || !reached || reach.to === 'all') {
       this.isMoved = true;
       laying.layInPlace(parts);
+      weighing.weighInPlace(laying, parts);
       return;
     }
     if (this.isMoved) {
-      laying.layInPlace(this.assembly.items.map(({ part }) => part));
+      const asItStands = assembly.items.map(({ part }) => part);
+      laying.layInPlace(asItStands);
+      weighing.weighInPlace(laying, asItStands);
       this.isMoved = false;
     } else laying.goBack();
     laying.layReached(reach, parts);
+    weighing.weighReached(laying, parts, reached);
   }
 
   private slotFor(item: ItemId, part: Part): number {
@@ -271,18 +277,19 @@ export class Prepared {
     return swaps.flatMap(({ item, part }) => misfits(part, placeOf(build, itemOf(build, item))));
   }
 
-  private work(reach: Reach, found: readonly Misfit[]): Figures {
+  /** @param slot the only one that holds another part than the lure as it stands, where that does not reach all */
+  private work(slot: number | null, found: readonly Misfit[]): Figures {
     const { laying, weighing, parts, outfit, setting, workshop } = this;
     const { rho } = workshop;
     const { speedMps } = setting;
-    this.lay(reach);
-    weighing.weighInPlace(laying, parts);
+    this.lay(slot);
     // What is on the nose or the tie bears on neither the arm nor, mostly, on what turns.
-    const still = reach.to === 'hung' && reach.at !== 'tail' && !this.turnsAhead ? this.still : null;
-    const arm = still?.arm ?? weighing.arm(laying, parts, rho);
+    const reach = slot === null ? null : this.assembly.reaches[slot];
+    const still = reach?.to === 'hung' && reach.at !== 'tail' && !this.turnsAhead ? this.still : null;
+    const arm = still?.arm ?? weighing.arm(laying, parts);
     const standing = still?.standing ?? this.standing();
     this.still ??= { arm, standing };
-    const bodies = weighing.sums(rho);
+    const bodies = weighing.sums();
     const sums = bodies.upward();
     const hanging: Hanging = {
       rho,
@@ -296,11 +303,8 @@ export class Prepared {
     const outcomes = outcomesAt(turned, 0);
     const isOutside = troubleAt(speedMps, outcomes) !== null;
     const trim = isOutside ? null : trimWith(outcomes, hanging, speedMps, pitchRad);
-    const [shape] = trim
-      ? lineShapes(this.line, pullOnLine(trim), { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps }, [
-          outfit.lineOutM,
-        ])
-      : [];
+    const towed = { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps };
+    const shape = trim ? lineShape(this.line, pullOnLine(trim), towed, outfit.lineOutM) : undefined;
     const tuned = (): Tuned => ({
       shared: AS_ESTIMATED,
       massKg: bodies.massKg,

@@ -29,6 +29,7 @@ interface KeptWire {
 
 /** A part as a body in one slot, and what of the rest it hangs on. */
 interface KeptBody {
+  readonly part: Part;
   readonly lengthM: number;
   readonly held: readonly Part[];
   readonly massKg: number;
@@ -44,18 +45,29 @@ export class Weighing {
   readonly xM: Float64Array;
   readonly yM: Float64Array;
   readonly zM: Float64Array;
-  private readonly bodies: (KeptBody | null)[];
+  private bodies: (KeptBody | null)[];
+  /** As they were when they were kept: all bodies, and their places in one. */
+  private keptBodies: readonly (KeptBody | null)[] = [];
+  private readonly places: Float64Array;
+  private readonly keptPlaces: Float64Array;
   private readonly known: readonly WeakMap<Part, KeptBody[]>[];
   private readonly isTurning: readonly boolean[];
   private readonly heldSlots: readonly (readonly number[])[];
   private readonly wires: (KeptWire | null)[];
+  private wireSum: SumOfBodies | null = null;
   private tie = { xM: 0, yM: 0 };
 
-  constructor(private readonly assembly: Assembly) {
+  constructor(
+    private readonly assembly: Assembly,
+    private readonly rho: number,
+  ) {
     const { items, carriers, turns } = assembly;
-    this.xM = new Float64Array(items.length);
-    this.yM = new Float64Array(items.length);
-    this.zM = new Float64Array(items.length);
+    const count = items.length;
+    this.places = new Float64Array(3 * count);
+    this.keptPlaces = new Float64Array(3 * count);
+    this.xM = this.places.subarray(0, count);
+    this.yM = this.places.subarray(count, 2 * count);
+    this.zM = this.places.subarray(2 * count);
     this.bodies = items.map(() => null);
     this.known = items.map(() => new WeakMap());
     this.isTurning = items.map((_, slot) => turns.some((each) => each.slot === slot));
@@ -67,39 +79,61 @@ export class Weighing {
 
   /** Works out all bodies as they lie with these parts. */
   weighInPlace(laying: Laying, parts: readonly Part[]): void {
-    const { items, on, lines, isThreaded } = this.assembly;
     this.tie = laying.tie();
+    for (let slot = 0; slot < parts.length; slot++) this.weighSlot(slot, laying, parts);
+    let isSame = true;
+    laying.carriers.forEach((laid, index) => {
+      isSame = this.isWireKept(laid, index) && isSame;
+    });
+    if (!isSame || !this.wireSum) this.wireSum = this.sumOfWires();
+  }
+
+  /** The same where only these slots lie elsewhere or hold another part than when all was kept. */
+  weighReached(laying: Laying, parts: readonly Part[], slots: Uint16Array): void {
+    this.bodies = [...this.keptBodies];
+    this.places.set(this.keptPlaces);
+    for (const slot of slots) this.weighSlot(slot, laying, parts);
+  }
+
+  /** Keeps all bodies as they are now. */
+  keep(): void {
+    this.keptBodies = [...this.bodies];
+    this.keptPlaces.set(this.places);
+  }
+
+  private weighSlot(slot: number, laying: Laying, parts: readonly Part[]): void {
+    const { items, on, lines, isThreaded } = this.assembly;
     const { tie } = this;
-    for (let slot = 0; slot < items.length; slot++) {
-      const part = parts[slot] as Part;
-      const x0M = laying.x0M[slot] as number;
-      const x1M = laying.x1M[slot] as number;
-      this.bodies[slot] = this.bodyOf(slot, part, x1M - x0M, parts, laying);
-      const laid = laying.carriers[on[slot] as number] as LaidOn;
-      const kind = lines[slot] ?? 'run';
-      const isStrip = part.kind === 'skirtLayer' && !isThreaded[slot];
-      const alongM = isStrip ? x0M + STRIP_MIDDLE * part.lengthM : (x0M + x1M) / 2;
-      const upM = kind === 'head' ? (laying.offAxisM[slot] as number) : 0;
-      const pose = laid.lines[kind];
-      const { cos, sin } = laid.directions[kind];
-      this.xM[slot] = pose.xM + alongM * cos - upM * sin - tie.xM;
-      this.yM[slot] = pose.yM + alongM * sin + upM * cos - tie.yM;
-      this.zM[slot] =
-        part.kind === 'trailer'
-          ? crookedBy(part, stateOf(items[slot] as Item, 'trailer').crookedRad)
-          : besidePath(laid.path, kind, alongM, laid.shaftX1M);
-    }
-    laying.carriers.forEach((laid, index) => this.weighWire(laid, index));
+    const part = parts[slot] as Part;
+    const x0M = laying.x0M[slot] as number;
+    const x1M = laying.x1M[slot] as number;
+    this.bodies[slot] = this.bodyOf(slot, part, x1M - x0M, parts, laying);
+    const laid = laying.carriers[on[slot] as number] as LaidOn;
+    const kind = lines[slot] ?? 'run';
+    const isStrip = part.kind === 'skirtLayer' && !isThreaded[slot];
+    const alongM = isStrip ? x0M + STRIP_MIDDLE * part.lengthM : (x0M + x1M) / 2;
+    const upM = kind === 'head' ? (laying.offAxisM[slot] as number) : 0;
+    const pose = laid.lines[kind];
+    const { cos, sin } = laid.directions[kind];
+    this.xM[slot] = pose.xM + alongM * cos - upM * sin - tie.xM;
+    this.yM[slot] = pose.yM + alongM * sin + upM * cos - tie.yM;
+    this.zM[slot] =
+      part.kind === 'trailer'
+        ? crookedBy(part, stateOf(items[slot] as Item, 'trailer').crookedRad)
+        : besidePath(laid.path, kind, alongM, laid.shaftX1M);
   }
 
   private bodyOf(slot: number, part: Part, lengthM: number, parts: readonly Part[], laying: Laying): KeptBody {
     const isByLength = part.kind === 'shrinkTube' || part.kind === 'softWire';
     const slots = this.heldSlots[slot] ?? [];
+    const isThis = (each: KeptBody) =>
+      each.part === part && Math.abs(each.lengthM - lengthM) < SAME_LENGTH_M && isHeld(each.held, slots, parts);
+    const now = this.bodies[slot];
+    if (now && !isByLength && isThis(now)) return now;
     const known = this.known[slot]?.get(part);
     if (known && !isByLength) {
-      for (const each of known) {
-        if (Math.abs(each.lengthM - lengthM) < SAME_LENGTH_M && isHeld(each.held, slots, parts)) return each;
-      }
+      const found = known.find(isThis);
+      if (found) return found;
     }
     const item = this.assembly.items[slot] as Item;
     const room = roomOf(part);
@@ -118,6 +152,7 @@ export class Weighing {
     const areas = this.isTurning[slot] ? TURNING_AREAS : room.areas(part, on);
     const massKg = room.massKg(part, state, isByLength ? this.lengthIn(slot, item, part, parts, laying) : null);
     const body: KeptBody = {
+      part,
       lengthM,
       held,
       massKg,
@@ -145,21 +180,18 @@ export class Weighing {
     return lengthInLure(tubeTerms(laid.tail, laying.tubeEnd(laid.tail, carrier.tail, parts), part.lengthwiseShrink));
   }
 
-  private weighWire(laid: LaidOn, index: number): void {
+  /** False when the wire had to be worked out anew. */
+  private isWireKept(laid: LaidOn, index: number): boolean {
     const known = this.wires[index];
     const { xM, yM } = laid.lines.run;
     const stackM = carrierRoom(laid.carrier).isAsLongAsItsStack ? laid.stackM : 0;
-    if (known?.path === laid.path && known.stackM === stackM && known.xM === xM && known.yM === yM) return;
+    if (known?.path === laid.path && known.stackM === stackM && known.xM === xM && known.yM === yM) return true;
     this.wires[index] = { path: laid.path, stackM, xM, yM, bodies: carrierBodies(laid) };
+    return false;
   }
 
-  /** All of it with every shared coefficient at its estimate. */
-  sums(rho: number): SumOfBodies {
-    const sum = new SumOfBodies(rho);
-    for (let slot = 0; slot < this.bodies.length; slot++) {
-      const body = this.bodies[slot] as KeptBody;
-      sum.add(body, body.areas, this.xM[slot] as number, this.yM[slot] as number, this.zM[slot] as number);
-    }
+  private sumOfWires(): SumOfBodies {
+    const sum = new SumOfBodies(this.rho);
     for (const wire of this.wires) {
       for (const body of wire?.bodies ?? []) {
         sum.add(body, body, body.xM - this.tie.xM, body.yM - this.tie.yM, body.zM);
@@ -168,8 +200,19 @@ export class Weighing {
     return sum;
   }
 
+  /** All of it with every shared coefficient at its estimate. */
+  sums(): SumOfBodies {
+    const sum = new SumOfBodies(this.rho, this.wireSum);
+    for (let slot = 0; slot < this.bodies.length; slot++) {
+      const body = this.bodies[slot] as KeptBody;
+      sum.add(body, body.areas, this.xM[slot] as number, this.yM[slot] as number, this.zM[slot] as number);
+    }
+    return sum;
+  }
+
   /** The arm with what sits on it, as lure/arm.ts has it. */
-  arm(laying: Laying, parts: readonly Part[], rho: number): ArmOutcome {
+  arm(laying: Laying, parts: readonly Part[]): ArmOutcome {
+    const { rho } = this;
     const { spring, carriers, on, lines, isThreaded } = this.assembly;
     const holder = spring && carriers[spring.carrier];
     if (!spring || !holder) return { outcome: 'noArm' };
@@ -214,10 +257,17 @@ function middleOf(laying: Laying, slot: number, { kind }: Part): number {
 
 /** One sum over bodies and its moments about the tie, along, up and to the side. */
 class Moments {
-  all = 0;
-  x = 0;
-  y = 0;
-  z = 0;
+  all: number;
+  x: number;
+  y: number;
+  z: number;
+
+  constructor(from: Moments | undefined) {
+    this.all = from?.all ?? 0;
+    this.x = from?.x ?? 0;
+    this.y = from?.y ?? 0;
+    this.z = from?.z ?? 0;
+  }
 
   add(value: number, x: number, y: number, z: number): void {
     this.all += value;
@@ -237,17 +287,31 @@ class Moments {
 
 /** All bodies together, as tuned.ts takes them. */
 export class SumOfBodies {
-  massKg = 0;
-  private movedKg = 0;
-  private first = 0;
-  private second = 0;
-  private readonly weightN = new Moments();
-  private readonly axialM2 = new Moments();
-  private readonly strandM2 = new Moments();
-  private readonly sideM2 = new Moments();
-  private readonly slopeM2 = new Moments();
+  massKg: number;
+  private movedKg: number;
+  private first: number;
+  private second: number;
+  private readonly weightN: Moments;
+  private readonly axialM2: Moments;
+  private readonly strandM2: Moments;
+  private readonly sideM2: Moments;
+  private readonly slopeM2: Moments;
 
-  constructor(private readonly rho: number) {}
+  /** @param rho density of the water, kg/m³; @param from what is already summed */
+  constructor(
+    private readonly rho: number,
+    from: SumOfBodies | null = null,
+  ) {
+    this.massKg = from?.massKg ?? 0;
+    this.movedKg = from?.movedKg ?? 0;
+    this.first = from?.first ?? 0;
+    this.second = from?.second ?? 0;
+    this.weightN = new Moments(from?.weightN);
+    this.axialM2 = new Moments(from?.axialM2);
+    this.strandM2 = new Moments(from?.strandM2);
+    this.sideM2 = new Moments(from?.sideM2);
+    this.slopeM2 = new Moments(from?.slopeM2);
+  }
 
   add(
     { massKg, volumeM3 }: { readonly massKg: number; readonly volumeM3: number },
