@@ -211,6 +211,6 @@ function listFindings(lure: Lure) {
   return findings(lure, undefined, CATALOGUE).map((finding) => ({
     ...finding,
     words: findingWords(finding, lure.build, 'metric'),
-    repairs: finding.repairs.map((repair) => ({ words: repairWords(repair, 'metric'), edits: repair.edits })),
+    repairs: finding.repairs().map((repair) => ({ words: repairWords(repair, 'metric'), edits: repair.edits })),
   }));
 }

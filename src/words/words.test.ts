@@ -110,7 +110,7 @@ describe('any lure that can be reached', () => {
             const { title, figure, why } = findingWords(finding, lure.build, system);
             expectWords(title, figure, why);
             if (finding.severity === 'fault') faults++;
-            for (const repair of finding.repairs) {
+            for (const repair of finding.repairs()) {
               expectWords(repairWords(repair, system));
               const after = findings(
                 edited(lure, ...repair.edits),

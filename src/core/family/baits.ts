@@ -1,8 +1,8 @@
 /** Spinnerbait and buzzbait: a bent wire with a head and hook on the lower arm, blades on the upper. */
 import { bladeArea } from '../parts/blade-area';
 import type { WireForm } from '../parts/wire-form';
-import type { Finding } from '../lure/finding';
-import { layOut, type Layout } from '../lure/layout';
+import { noRepairs, type Finding } from '../lure/finding';
+import type { Layout } from '../lure/layout';
 import type { Lure } from '../lure/lure';
 import type { Carrier } from '../lure/carriers/carrier';
 import { lacking, onWrongWire, wireOf } from './common';
@@ -50,14 +50,13 @@ function bent(form: WireForm): Carrier {
   return { kind: 'bentWire', wire: wireOf(USUAL_WIRE_M), ...form, bought: null };
 }
 
-function checkBait(lure: Lure): Finding[] {
-  const layout = layOut(lure.build);
+function checkBait(lure: Lure, layout: Layout): Finding[] {
   const head = layout.off.find(({ item }) => item.part.kind === 'head');
   const found = [...onWrongWire(lure, 'bentWire'), ...lacking(lure, layout)];
   return [...found, ...(head ? headAndBlades(layout, head.item.part.massKg, head.item.id) : [noHead])];
 }
 
-const noHead: Finding = { code: 'noHead', key: 'noHead', severity: 'caution', items: [], repairs: [] };
+const noHead: Finding = { code: 'noHead', key: 'noHead', severity: 'caution', items: [], repairs: noRepairs };
 
 /** Head mass to blade area, kg/m²: what builders keep between. Blades lift, and a head far from them rolls or drags. Trade estimates. */
 const LEAST_HEAD_KGM2 = 4;
@@ -78,7 +77,7 @@ function headAndBlades(layout: Layout, headKg: number, head: Lure['build']['stra
       headKg,
       bladeM2,
       is,
-      repairs: [],
+      repairs: noRepairs,
     },
   ];
 }

@@ -1,7 +1,7 @@
 /** What the families share: the wire they begin with, and what every one of them needs. */
 import { partsOfKind } from '../parts/catalogue';
 import type { Wire } from '../parts/kinds/wire';
-import type { Finding } from '../lure/finding';
+import { noRepairs, type Finding } from '../lure/finding';
 import { trailingHooks, type Layout } from '../lure/layout';
 import type { Lure } from '../lure/lure';
 import type { Carrier } from '../lure/carriers/carrier';
@@ -19,13 +19,13 @@ export function wireOf(diameterM: number): Wire {
 export function onWrongWire({ build }: Lure, wants: Carrier['kind']): Finding[] {
   return build.carrier.kind === wants
     ? []
-    : [{ code: 'wrongWire', key: 'wrongWire', severity: 'fault', items: [], repairs: [], wants }];
+    : [{ code: 'wrongWire', key: 'wrongWire', severity: 'fault', items: [], repairs: noRepairs, wants }];
 }
 
 /** A blade that turns, and a hook. */
 export function lacking({ build }: Lure, layout: Layout): Finding[] {
   const turning = spinSeats(build, layout).length + filmSeats(layout).length + deltaSeats(layout).length;
-  const base = { severity: 'caution', items: [], repairs: [] } as const;
+  const base = { severity: 'caution', items: [], repairs: noRepairs } as const;
   return [
     ...(turning === 0 ? [{ ...base, code: 'noTurningBlade', key: 'noTurningBlade' } as const] : []),
     ...(trailingHooks(layout).length === 0 ? [{ ...base, code: 'noHook', key: 'noHook' } as const] : []),

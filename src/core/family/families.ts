@@ -1,5 +1,6 @@
 /** The families: a template to start from and checks of their own. The only door through which a family is asked for. */
 import type { Finding } from '../lure/finding';
+import type { Layout } from '../lure/layout';
 import type { Family, Lure, LureId } from '../lure/lure';
 import type { Carrier } from '../lure/carriers/carrier';
 import { buzzbait, spinnerbait } from './baits';
@@ -8,13 +9,13 @@ import { inlineSpinner } from './inline-spinner';
 interface FamilyRules {
   /** The bare carrier a lure of this family begins with. */
   readonly carrier: () => Carrier;
-  readonly check: (lure: Lure) => Finding[];
+  readonly check: (lure: Lure, layout: Layout) => Finding[];
 }
 
 const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };
 
-export function familyFindings(lure: Lure): Finding[] {
-  return FAMILIES[lure.family].check(lure);
+export function familyFindings(lure: Lure, layout: Layout): Finding[] {
+  return FAMILIES[lure.family].check(lure, layout);
 }
 
 /** A lure of this family with nothing on it yet. */

@@ -1,6 +1,6 @@
 /** Inline spinner: a straight wire with a loop at both ends, a blade that turns about it, a hook behind. */
-import type { Finding } from '../lure/finding';
-import { layOut } from '../lure/layout';
+import { noRepairs, type Finding } from '../lure/finding';
+import type { Layout } from '../lure/layout';
 import { USUAL_LOOP, type Lure } from '../lure/lure';
 import { wireEnd, type Carrier } from '../lure/carriers/carrier';
 import { lacking, onWrongWire, wireOf } from './common';
@@ -12,7 +12,7 @@ export const inlineSpinner = {
     return { kind: 'straightWire', wire: wireOf(USUAL_WIRE_M), nose: USUAL_LOOP, tail: USUAL_LOOP, freeRoomM: 0.0015 };
   },
 
-  check(lure: Lure): Finding[] {
+  check(lure: Lure, layout: Layout): Finding[] {
     const found: Finding[] = [];
     for (const end of ['nose', 'tail'] as const) {
       if (wireEnd(lure.build.carrier, end).form !== 'plain') continue;
@@ -22,9 +22,9 @@ export const inlineSpinner = {
         severity: 'caution',
         items: [],
         end,
-        repairs: [],
+        repairs: noRepairs,
       });
     }
-    return [...found, ...onWrongWire(lure, 'straightWire'), ...lacking(lure, layOut(lure.build))];
+    return [...found, ...onWrongWire(lure, 'straightWire'), ...lacking(lure, layout)];
   },
 };

@@ -17,6 +17,7 @@
  * Sources: the tip-loaded beam and the one-mass oscillator of any text on vibration (Den Hartog, Mechanical Vibrations,
  * ch. 2); 33/140 is Rayleigh's share of a uniform cantilever.
  */
+import { oncePer } from '../once';
 
 /** Young's modulus of the wires lures are built on, Pa. Handbook values. */
 export const YOUNG_PA = { stainless: 193e9, springSteel: 205e9, brass: 100e9 } as const;
@@ -48,19 +49,11 @@ export function cantileverStiffness(youngPa: number, wireM: number, lengthM: num
   return (3 * youngPa * secondMoment(wireM)) / lengthM ** 3;
 }
 
-/** Of each arm once: they never change. */
-const STIFFNESS = new WeakMap<Arm, number>();
-
 /** Stiffness at the tip with the give of the bend, N/m. */
-export function armStiffness(arm: Arm): number {
-  const known = STIFFNESS.get(arm);
-  if (known !== undefined) return known;
-  const { youngPa, wireM, lengthM, bendWireM } = arm;
+export const armStiffness = oncePer(({ youngPa, wireM, lengthM, bendWireM }: Arm): number => {
   const bending = youngPa * secondMoment(wireM);
-  const stiffness = 1 / (1 / cantileverStiffness(youngPa, wireM, lengthM) + (lengthM ** 2 * bendWireM) / bending);
-  STIFFNESS.set(arm, stiffness);
-  return stiffness;
-}
+  return 1 / (1 / cantileverStiffness(youngPa, wireM, lengthM) + (lengthM ** 2 * bendWireM) / bending);
+});
 
 function secondMoment(wireM: number): number {
   return (Math.PI * wireM ** 4) / 64;

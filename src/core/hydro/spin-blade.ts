@@ -1,4 +1,5 @@
 /** From a measured blade to what the spin model needs of it: strips, sheet mass, weight in water and coefficients. */
+import { oncePer } from '../once';
 import { densityOf, type MaterialId } from '../parts/material';
 import { PATTERNS, type BladePattern } from '../parts/blade-pattern';
 import { bladeReach, bladeStrips, sheetArea, type BladeShape } from '../parts/outline';
@@ -51,22 +52,15 @@ interface Geometry {
   readonly sheetVolumeM3: number;
 }
 
-/** Of each blade once: parts never change. */
-const GEOMETRY = new WeakMap<MeasuredBlade, Geometry>();
-
-function geometryOf(blade: MeasuredBlade): Geometry {
-  const known = GEOMETRY.get(blade);
-  if (known) return known;
+const geometryOf = oncePer((blade: MeasuredBlade): Geometry => {
   const { outline } = PATTERNS[blade.pattern];
   const strips = bladeStrips(outline, blade);
-  const geometry = {
+  return {
     strips,
     planAreaM2: strips.areaM2.reduce((sum, area) => sum + area, 0),
     sheetVolumeM3: sheetArea(outline, blade) * blade.thicknessM,
   };
-  GEOMETRY.set(blade, geometry);
-  return geometry;
-}
+});
 
 /**
  * The blade as the spin model takes it.

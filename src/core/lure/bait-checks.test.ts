@@ -119,7 +119,7 @@ describe('checks of baits', () => {
       for (const finding of told(amiss)) {
         const { title, why } = findingWords(finding, amiss.build, 'metric');
         expect(title.length * why.length).toBeGreaterThan(100);
-        for (const repair of finding.repairs) {
+        for (const repair of finding.repairs()) {
           expect(repairWords(repair, 'trade').length).toBeGreaterThan(8);
           const mended = all(edited(amiss, ...repair.edits), rules).find(({ key }) => key === finding.key);
           expect(mended?.severity ?? 'good').toBe('good');
@@ -131,7 +131,7 @@ describe('checks of baits', () => {
   it('every repair of a bait that there is, is tried above', () => {
     const codes = new Set(
       CHECKS.flatMap(([, amiss, , rule]) => all(amiss, rule ? [rule] : [])).flatMap(({ repairs }) =>
-        repairs.map(({ code }) => code),
+        repairs().map(({ code }) => code),
       ),
     );
     for (const code of [
@@ -155,7 +155,7 @@ describe('checks of baits', () => {
     const wide = spacer('sleeve-spacer-clear-14');
     expect(is(wide)).toBe('open');
     const slide = all(wide)
-      .flatMap(({ repairs }) => repairs)
+      .flatMap(({ repairs }) => repairs())
       .find(({ code }) => code === 'slideTubeUp');
     if (!slide) throw new Error('the tube can be slid up');
     expect(is(edited(wide, ...slide.edits))).toBe('plugged');
@@ -165,7 +165,7 @@ describe('checks of baits', () => {
 
   it('ordering 11: the arm bent in clacks, then drags; bent out it is silent', () => {
     const bend = all(clacker)
-      .flatMap(({ repairs }) => repairs)
+      .flatMap(({ repairs }) => repairs())
       .find(({ code }) => code === 'bendArm');
     if (bend?.code !== 'bendArm') throw new Error('an arm can be bent until it ticks');
     const ticking = edited(clacker, ...bend.edits);

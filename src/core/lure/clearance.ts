@@ -10,15 +10,17 @@
  *
  * Clearances are signed, m: the way from the blade to the nearest of the hook, below zero by how far it reaches in.
  */
+import { oncePer } from '../once';
 import { PATTERNS } from '../parts/blade-pattern';
 import { bladeReach, chordRatio } from '../parts/outline';
 import { hookLimb } from '../parts/hook-form';
+import type { Blade } from '../parts/kinds/blade';
 import type { Hook } from '../parts/kinds/hook';
 import type { Layout } from './layout';
 import { laidAlong, lineKind, poseOf, type PlacedOff } from './placed';
 import { tubeHoldsHook } from './lengths';
 import type { ItemId } from './lure';
-import { lineToOutline, outlineToOutline, toStretch, type PlanePoint } from './plane';
+import { lineToOutline, outlineToOutline, toStretch2, type PlanePoint } from './plane';
 import type { SpinSeat } from './spin-seats';
 import { pointOn, type Pose } from './wire-path';
 
@@ -83,7 +85,7 @@ export function turningClearance(
   let clearanceM = Infinity;
   for (const spreadRad of spreadsRad) {
     const blade = sweptBlade(seat, spreadRad);
-    for (const limb of limbs) clearanceM = Math.min(clearanceM, signedDistance(blade, limb));
+    for (const limb of limbs) clearanceM = Math.min(clearanceM, signedDistance(blade, limb, clearanceM));
   }
   return { blade: seat.item.id, hook: hook.item.id, posture: 'turning', clearanceM, isHeldByTube };
 }
@@ -108,7 +110,7 @@ function inPlane(
   outlines: readonly (readonly PlanePoint[])[],
 ): Clearance {
   const limb = hookInPlane(layout, hook);
-  const clearanceM = Math.min(...outlines.map((outline) => lineToOutline(limb, outline)));
+  const clearanceM = outlines.reduce((nearest, outline) => lineToOutline(limb, outline, nearest), Infinity);
   return { blade: seat.item.id, hook: hook.item.id, posture, clearanceM, isHeldByTube: false };
 }
 
@@ -132,10 +134,16 @@ export function sweptOutline(layout: Layout, seat: SpinSeat, spreadRad: number):
 }
 
 /** A body about a line as a closed outline in the plane of the lure. */
-export function bothSides(line: Pose, meridian: readonly Meridian[]): PlanePoint[] {
-  const up = meridian.map(({ xM, radiusM }) => pointOn(line, xM, radiusM));
-  const down = meridian.map(({ xM, radiusM }) => pointOn(line, xM, -radiusM));
-  return [...up, ...down.reverse()];
+export function bothSides({ xM, yM, angleRad }: Pose, meridian: readonly Meridian[]): PlanePoint[] {
+  const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)];
+  const count = meridian.length;
+  const outline = new Array<PlanePoint>(2 * count);
+  meridian.forEach(({ xM: alongM, radiusM }, i) => {
+    const [x, y] = [xM + alongM * cos, yM + alongM * sin];
+    outline[i] = { xM: x - radiusM * sin, yM: y + radiusM * cos };
+    outline[2 * count - 1 - i] = { xM: x + radiusM * sin, yM: y - radiusM * cos };
+  });
+  return outline;
 }
 
 /** Nearest the sweeps of two blades come over all pairs of spreads; negative where one reaches into the other. */
@@ -151,29 +159,41 @@ export function bladeToBlade(
       frontSpreadsRad.map((spreadRad) => sweptOutline(layout, front, spreadRad)),
       rearSpreadsRad.map((spreadRad) => sweptOutline(layout, rear, spreadRad)),
     ];
-    return Math.min(...a.flatMap((outline) => b.map((other) => outlineToOutline(outline, other))));
+    let nearestM = Infinity;
+    for (const outline of a) for (const other of b) nearestM = outlineToOutline(outline, other, nearestM);
+    return nearestM;
   }
   const behind = rearSpreadsRad.map((spreadRad) => sweptBlade(rear, spreadRad));
   let nearest = Infinity;
   for (const spreadRad of frontSpreadsRad) {
     const ahead = sweptBlade(front, spreadRad);
-    for (const sweep of behind) nearest = Math.min(nearest, signedDistance(ahead, sweep));
+    for (const sweep of behind) nearest = Math.min(nearest, signedDistance(ahead, sweep, nearest));
   }
   return nearest;
 }
 
 /** Where the blade's edge and middle pass, hole to tip, at this spread. */
 export function sweptBlade(seat: SpinSeat, spreadRad: number): Meridian[] {
-  const { blade } = seat;
-  const outline = PATTERNS[blade.pattern].outline;
-  const reachM = bladeReach(blade);
-  return Array.from({ length: 17 }, (_, i) => {
-    const armM = (i / 16) * reachM;
-    const halfChordM = (chordRatio(outline, (armM + blade.holeOffsetM) / blade.lengthM) * blade.widthM) / 2;
-    const middleM = seat.dropM + armM * Math.sin(spreadRad);
-    return { xM: seat.holeM + armM * Math.cos(spreadRad), radiusM: Math.hypot(middleM, halfChordM) };
+  const reachM = bladeReach(seat.blade);
+  const [cos, sin] = [Math.cos(spreadRad), Math.sin(spreadRad)];
+  return halfChords(seat.blade).map((halfChordM, i) => {
+    const armM = (i / SWEEP_STEPS) * reachM;
+    const middleM = seat.dropM + armM * sin;
+    return { xM: seat.holeM + armM * cos, radiusM: Math.sqrt(middleM * middleM + halfChordM * halfChordM) };
   });
 }
+
+const SWEEP_STEPS = 16;
+
+/** Half the blade's width at even steps from its hole to its tip, m. */
+const halfChords = oncePer((blade: Blade): readonly number[] => {
+  const outline = PATTERNS[blade.pattern].outline;
+  const reachM = bladeReach(blade);
+  return Array.from({ length: SWEEP_STEPS + 1 }, (_, i) => {
+    const armM = (i / SWEEP_STEPS) * reachM;
+    return (chordRatio(outline, (armM + blade.holeOffsetM) / blade.lengthM) * blade.widthM) / 2;
+  });
+});
 
 function leans(maximumRad: number): number[] {
   return [-1, -0.5, 0, 0.5, 1].map((share) => share * maximumRad);
@@ -191,20 +211,30 @@ function leaned(hook: PlacedOff, part: Hook, leanRad: number): Meridian[] {
   });
 }
 
-/** Shortest way from the limb to the blade's sweep; negative when a point of the limb lies ahead of it, inside. */
-function signedDistance(blade: readonly Meridian[], limb: readonly Meridian[]): number {
-  let nearest = Infinity;
+/**
+ * Shortest way from the limb to the blade's sweep; negative when a point of the limb lies ahead of it, inside.
+ * @param knownM what is known to be nearer already: what lies further is not looked at
+ */
+function signedDistance(blade: readonly Meridian[], limb: readonly Meridian[], knownM: number): number {
+  let nearest2 = knownM < 0 ? 0 : knownM * knownM;
   let deepest = 0;
+  let backM = -Infinity;
+  for (const { xM } of blade) if (xM > backM) backM = xM;
   for (const point of limb) {
+    const behindM = point.xM - backM;
+    if (behindM > 0 && behindM * behindM >= nearest2) continue;
     for (let i = 1; i < blade.length; i++) {
-      const [a, b] = [blade[i - 1], blade[i]];
-      if (!a || !b) continue;
-      nearest = Math.min(nearest, toStretch(point.xM, point.radiusM, a.xM, a.radiusM, b.xM, b.radiusM));
-      const [low, high] = a.radiusM < b.radiusM ? [a, b] : [b, a];
+      const a = blade[i - 1] as Meridian;
+      const b = blade[i] as Meridian;
+      const distance2 = toStretch2(point.xM, point.radiusM, a.xM, a.radiusM, b.xM, b.radiusM);
+      if (distance2 < nearest2) nearest2 = distance2;
+      const isRising = a.radiusM < b.radiusM;
+      const low = isRising ? a : b;
+      const high = isRising ? b : a;
       if (point.radiusM < low.radiusM || point.radiusM > high.radiusM) continue;
       const share = (point.radiusM - low.radiusM) / (high.radiusM - low.radiusM || 1);
       deepest = Math.min(deepest, point.xM - (low.xM + share * (high.xM - low.xM)));
     }
   }
-  return deepest < 0 ? deepest : nearest;
+  return deepest < 0 ? deepest : Math.sqrt(nearest2);
 }

@@ -51,7 +51,11 @@ export function takeOff(build: Build, id: ItemId): Edit {
 
 /** Strand positions of an item on the carrier it is threaded on: two for a clevis. */
 export function strandIndexes(build: Build, id: ItemId): number[] {
-  return (threadedOn(build, id)?.on.strand ?? []).flatMap((entry, index) => (entry.item === id ? [index] : []));
+  const indexes: number[] = [];
+  threadedOn(build, id)?.on.strand.forEach(({ item }, index) => {
+    if (item === id) indexes.push(index);
+  });
+  return indexes;
 }
 
 /** True for a clevis whose legs are next to each other: it moves as one. */

@@ -39,8 +39,12 @@ interface FindingBase {
   readonly key: string;
   readonly severity: Severity;
   readonly items: readonly ItemId[];
-  readonly repairs: readonly Repair[];
+  /** What would mend it. Some are looked for by trying, so they are worked out when they are asked for. */
+  readonly repairs: () => readonly Repair[];
 }
+
+/** Nothing mends it, or it is in order. */
+export const noRepairs = (): readonly Repair[] => [];
 
 export type Finding = FindingBase &
   (

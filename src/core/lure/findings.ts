@@ -52,7 +52,7 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
     ...buzzFindings(lure, layout),
     ...softFindings(lure.build, layout),
     ...ruleFindings(lure.build, context.rules),
-    ...familyFindings(lure),
+    ...familyFindings(lure, layout),
   ].sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
 }
 
@@ -70,7 +70,8 @@ function onEachCarrier(
     return found.map((finding) => ({
       ...finding,
       key: `${finding.key} on ${id}`,
-      repairs: finding.repairs.map((repair) => ({ ...repair, edits: repair.edits.map((edit) => editOn(id, edit)) })),
+      repairs: () =>
+        finding.repairs().map((repair) => ({ ...repair, edits: repair.edits.map((edit) => editOn(id, edit)) })),
     }));
   });
 }

@@ -49,7 +49,7 @@ describe('hooks against the user’s own rule', () => {
   it('pinching every barb keeps a barbless rule; a hook made without one never broke it', () => {
     const barbless = { ...RULE, barbless: true };
     const [finding] = told(two, barbless);
-    const repair = finding?.repairs[0];
+    const repair = finding?.repairs()[0];
     if (!repair) throw new Error('a barb can be pinched');
     expect(repairWords(repair, 'metric')).toBe('Pinch the barb flat');
     expect(told(edited(two, ...repair.edits), barbless).map(({ code }) => code)).toEqual(['ruleKept']);

@@ -183,7 +183,7 @@ describe('any tree of carriers', () => {
         const [, on] = / on (wire-\d+)$/.exec(key) ?? [];
         if (on === undefined) continue;
         onJoined++;
-        for (const edit of repairs.flatMap(({ edits }) => edits)) {
+        for (const edit of repairs().flatMap(({ edits }) => edits)) {
           if (edit.kind === 'carrier') expect(edit.on).toBe(on);
         }
       }

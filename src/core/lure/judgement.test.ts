@@ -124,10 +124,10 @@ describe('findings: each has a lure that triggers it and one that does not', () 
   });
 
   it.each(
-    faulty.filter(([, lure]) => findings(lure, USUAL_CONTEXT, CATALOGUE).some(({ repairs }) => repairs.length > 0)),
+    faulty.filter(([, lure]) => findings(lure, USUAL_CONTEXT, CATALOGUE).some(({ repairs }) => repairs().length > 0)),
   )('every repair offered for %s clears what it was offered for', (_, lure) => {
     for (const finding of findings(lure, USUAL_CONTEXT, CATALOGUE)) {
-      for (const repair of finding.repairs) {
+      for (const repair of finding.repairs()) {
         const after = findings(edited(lure, ...repair.edits), USUAL_CONTEXT, CATALOGUE);
         expect(after.find(({ key }) => key === finding.key)?.severity ?? 'good').toBe('good');
       }
@@ -165,7 +165,7 @@ describe('what must come out right', () => {
       'bead-glass-5-green',
     ]);
     const finding = atRest(edited(short, takeOff(short.build, itemId('weight-1'))));
-    const [repair] = finding.repairs;
+    const [repair] = finding.repairs();
     if (repair?.code !== 'addBeads') throw new Error('a bead repair is offered');
     const lacking = finding.wantedM - finding.clearanceM;
     expect(repair.count).toBe(Math.ceil(lacking / 0.0047));

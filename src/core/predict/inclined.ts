@@ -27,9 +27,7 @@ export function axleCosines(riding: Riding, speedsMps: readonly number[]): AxleC
       const drags = bladePulls(riding, shared, outcomesAt(turned, at), speedMps);
       return trimOf(sums, drags, rho, speedMps).pitchRad;
     });
-    cosines = dragsAt.map(({ axleRad }) =>
-      pitches.map((pitch) => axleCosine(axleRad, pitch)),
-    );
+    cosines = dragsAt.map(({ axleRad }) => pitches.map((pitch) => axleCosine(axleRad, pitch)));
   }
   return cosines;
 }

@@ -4,6 +4,7 @@ import { fishingLine } from '../hydro/outfit';
 import type { FishingLine } from '../hydro/towed-line';
 import { sumsOf, type TrimSums } from '../hydro/trim';
 import type { ArmOutcome } from '../lure/arm';
+import { oncePer } from '../once';
 import { AS_ESTIMATED, type Shared } from './factors';
 import type { Riding } from './riding';
 
@@ -47,17 +48,8 @@ export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): T
   };
 }
 
-/** Of each lure once: it never changes. */
-const AS_IT_IS = new WeakMap<Riding, Tuned>();
-
 /** With every shared coefficient at its estimate. */
-export function tunedAsEstimated(riding: Riding): Tuned {
-  const known = AS_IT_IS.get(riding);
-  if (known) return known;
-  const tuned = tunedTo(riding, AS_ESTIMATED);
-  AS_IT_IS.set(riding, tuned);
-  return tuned;
-}
+export const tunedAsEstimated = oncePer((riding: Riding): Tuned => tunedTo(riding, AS_ESTIMATED));
 
 /** What is shaken lies at least this far spread out about its middle, m. */
 const LEAST_GYRATION_M = 0.01;

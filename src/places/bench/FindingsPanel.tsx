@@ -3,6 +3,7 @@
 import Check from 'lucide-react/icons/check';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
+import { useDeferredValue, useMemo } from 'react';
 import type { Finding } from '@/core/lure/finding';
 import { itemOf, type Build } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
@@ -99,15 +100,23 @@ function FindingRow({
       </p>
       {figure !== '' && <p className="text-sm">{figure}</p>}
       <p className="text-sm text-ink-soft">{why}</p>
-      {finding.repairs.map((repair) => (
-        <Button
-          key={repair.code}
-          className="mt-1.5 w-full !justify-start py-1 text-left"
-          onClick={() => change(repairWords(repair, system).toLowerCase(), repair.edits)}
-        >
-          {repairWords(repair, system)}
-        </Button>
-      ))}
+      <Repairs finding={finding} system={system} />
     </li>
   );
+}
+
+/** Looking for a repair takes longer than judging: it follows behind the hand. */
+function Repairs({ finding, system }: { readonly finding: Finding; readonly system: UnitSystem }) {
+  const asked = useDeferredValue<Finding | null>(finding, null);
+  const repairs = useMemo(() => asked?.repairs() ?? [], [asked]);
+  return repairs.map((repair) => (
+    <Button
+      key={repair.code}
+      className="mt-1.5 w-full !justify-start py-1 text-left"
+      disabled={asked !== finding}
+      onClick={() => change(repairWords(repair, system).toLowerCase(), repair.edits)}
+    >
+      {repairWords(repair, system)}
+    </Button>
+  ));
 }

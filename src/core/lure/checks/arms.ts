@@ -1,7 +1,7 @@
 /** A bent wire as bent: flat, in line, long enough for what is on it, its end loop closed. */
 import type { Section } from '../../parts/wire-form';
 import type { Edit } from '../edit';
-import type { Finding } from '../finding';
+import { noRepairs, type Finding, type Repair } from '../finding';
 import { stateOf } from '../item-state';
 import type { Layout } from '../layout';
 import { childrenOf, itemOf, spotOf, type Build, type CarrierId } from '../lure';
@@ -39,7 +39,7 @@ function tooShort(build: Build, { stackM }: Layout, { armM }: BentWire): Finding
       items: build.strand.slice(0, 1).map(({ item }) => item),
       stackM,
       armM,
-      repairs: [{ code: 'lengthenArm', toM, edits }],
+      repairs: () => [{ code: 'lengthenArm', toM, edits }],
     },
   ];
 }
@@ -47,7 +47,7 @@ function tooShort(build: Build, { stackM }: Layout, { armM }: BentWire): Finding
 function twisted({ path }: Layout, carrier: BentWire): Finding[] {
   const sideRad = path?.armSideRad ?? 0;
   const isOff = Math.abs(sideRad) > MOST_TWIST_RAD;
-  const flat = carrier.sections.map((each) => (each.section === 'bend' ? { ...each, sideRad: 0 } : each));
+  const flat = () => carrier.sections.map((each) => (each.section === 'bend' ? { ...each, sideRad: 0 } : each));
   return [
     {
       code: 'armTwisted',
@@ -56,7 +56,7 @@ function twisted({ path }: Layout, carrier: BentWire): Finding[] {
       items: [],
       sideRad,
       mostRad: MOST_TWIST_RAD,
-      repairs: isOff ? [{ code: 'straighten', edits: [sections(flat)] }] : [],
+      repairs: isOff ? () => [{ code: 'straighten', edits: [sections(flat())] }] : noRepairs,
     },
   ];
 }
@@ -66,7 +66,6 @@ function outOfLine({ path }: Layout, carrier: BentWire): Finding[] {
   if (!path) return [];
   const offsetM = path.armEndZM;
   const isOff = Math.abs(offsetM) > MOST_OFFSET_M;
-  const repair = isOff ? bendNearHead(carrier) : null;
   return [
     {
       code: 'armOutOfLine',
@@ -75,16 +74,16 @@ function outOfLine({ path }: Layout, carrier: BentWire): Finding[] {
       items: [],
       offsetM,
       mostM: MOST_OFFSET_M,
-      repairs: repair ? [repair] : [],
+      repairs: isOff ? () => bendNearHead(carrier) : noRepairs,
     },
   ];
 }
 
 /** The bend nearest the head, twisted so far that the end of the arm stands over the hook again. */
-function bendNearHead(carrier: BentWire) {
+function bendNearHead(carrier: BentWire): Repair[] {
   const index = carrier.sections.findIndex(({ section }) => section === 'bend');
   const bend = carrier.sections[index];
-  if (bend?.section !== 'bend') return null;
+  if (bend?.section !== 'bend') return [];
   const offsetAt = (sideRad: number) => {
     const tried = replaced(carrier.sections, index, { ...bend, sideRad });
     return walkWire({ ...carrier, sections: tried }, carrier.wire.diameterM, { xM: 0, yM: 0 }).armEndZM;
@@ -97,13 +96,9 @@ function bendNearHead(carrier: BentWire) {
     [a, b] = [b, b - (fb * (b - a)) / (fb - fa)];
   }
   const isWithin = Number.isFinite(b) && Math.abs(b) < 0.6;
-  return isWithin
-    ? ({
-        code: 'bendNearHead',
-        sideRad: b - bend.sideRad,
-        edits: [sections(replaced(carrier.sections, index, { ...bend, sideRad: b }))],
-      } as const)
-    : null;
+  if (!isWithin) return [];
+  const edits = [sections(replaced(carrier.sections, index, { ...bend, sideRad: b }))];
+  return [{ code: 'bendNearHead', sideRad: b - bend.sideRad, edits }];
 }
 
 /** The tube slid up over the loop's end closes a gap that pliers did not. */
@@ -138,7 +133,7 @@ function endLoop(build: Build, id: CarrierId, carrier: BentWire): Finding[] {
       items: [held.id],
       is,
       gapM: tail.gapM,
-      repairs: isGood ? [] : [...slide, close],
+      repairs: isGood ? noRepairs : () => [...slide, close],
     },
   ];
 }

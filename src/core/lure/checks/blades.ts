@@ -11,7 +11,7 @@ import {
 } from '../clearance';
 import { applyEdits } from '../edit';
 import { strandIndexes, threadParts } from '../editing';
-import type { Finding, Repair, Severity } from '../finding';
+import { noRepairs, type Finding, type Repair, type Severity } from '../finding';
 import { SLIDING_FIT_M } from '../fit';
 import { layOut, trailingHooks, type Layout } from '../layout';
 import type { Build, ItemId, Lure } from '../lure';
@@ -55,7 +55,7 @@ function againstHooks(lure: Lure, layout: Layout, spreads: Spreads, spare: reado
       clearanceM,
       wantedM: CLEAR_MARGIN_M,
       isHeldByTube,
-      repairs: severity === 'good' ? [] : beadRepair(lure, layout, clearance, spreads, spare),
+      repairs: severity === 'good' ? noRepairs : () => beadRepair(lure, layout, clearance, spreads, spare),
     };
   });
 }
@@ -69,7 +69,7 @@ function againstBlades(build: Build, layout: Layout, spreads: Spreads): Finding[
     severity: 'good',
     items: [fore, aft],
     form,
-    repairs: [],
+    repairs: noRepairs,
   }));
   const isStacked = (a: SpinSeat, b: SpinSeat) =>
     stacked.some(({ fore, aft }) => fore === a.clevis?.item.id && aft === b.clevis?.item.id);
@@ -87,7 +87,7 @@ function againstBlades(build: Build, layout: Layout, spreads: Spreads): Finding[
         items: [front.item.id, rear.item.id],
         clearanceM,
         wantedM: BLADE_GAP_M,
-        repairs: [],
+        repairs: noRepairs,
       },
     ];
   });

@@ -3,7 +3,7 @@ import { deltaSweep } from '../../parts/delta-form';
 import { headProfile } from '../../parts/head-form';
 import { bothSides, CLEAR_MARGIN_M, hookInPlane } from '../clearance';
 import { applyEdits, type Edit } from '../edit';
-import type { Finding, Repair, Touch } from '../finding';
+import { noRepairs, type Finding, type Repair, type Touch } from '../finding';
 import { stateOf } from '../item-state';
 import { laidWith, layOut, trailingHooks, type Layout } from '../layout';
 import { lineKind } from '../placed';
@@ -73,12 +73,11 @@ function onHead(lure: Lure, layout: Layout, seat: DeltaSeat): Finding[] {
         severity: 'good',
         items,
         between: 'bladeAndHead',
-        repairs: [],
+        repairs: noRepairs,
       },
     ];
   }
   const isWrong = touch === 'dragging' || wanted || touch === 'ticking';
-  const repair = isWrong ? bendUntil(lure, seat, wanted ? 0 : CLEAR_MARGIN_M) : null;
   return [
     {
       code: 'bladeAgainstHead',
@@ -88,22 +87,22 @@ function onHead(lure: Lure, layout: Layout, seat: DeltaSeat): Finding[] {
       touch,
       wanted,
       clearanceM,
-      repairs: repair ? [repair] : [],
+      repairs: isWrong ? () => bendUntil(lure, seat, wanted ? 0 : CLEAR_MARGIN_M) : noRepairs,
     },
   ];
 }
 
 /** The arm bent, at whichever bend asks for the least, until the blade stands this far from the head. */
-function bendUntil(lure: Lure, seat: DeltaSeat, wantedM: number): Repair | null {
+function bendUntil(lure: Lure, seat: DeltaSeat, wantedM: number): Repair[] {
   const { carrier } = lure.build;
-  if (carrier.kind !== 'bentWire') return null;
+  if (carrier.kind !== 'bentWire') return [];
   const found = carrier.sections.flatMap(({ section }, index) => {
     const angleRad = section === 'bend' ? leastBend(lure, carrier, index, seat, wantedM) : null;
     return angleRad === null ? [] : [{ index, angleRad }];
   });
   const [least] = found.sort((a, b) => Math.abs(a.angleRad) - Math.abs(b.angleRad));
-  if (!least) return null;
-  return { code: 'bendArm', angleRad: least.angleRad, edits: bentBy(carrier, least.index, least.angleRad) };
+  if (!least) return [];
+  return [{ code: 'bendArm', angleRad: least.angleRad, edits: bentBy(carrier, least.index, least.angleRad) }];
 }
 
 /** How far this bend must be bent on for the wanted clearance; null when it cannot give it. */
@@ -160,7 +159,7 @@ function onHooks(layout: Layout, seat: DeltaSeat): Finding[] {
         clearanceM,
         wantedM: CLEAR_MARGIN_M,
         isHeldByTube: false,
-        repairs: [],
+        repairs: noRepairs,
       };
     });
 }
@@ -177,7 +176,7 @@ function runsAgainst(layout: Layout, seat: DeltaSeat): Finding[] {
         severity: 'good',
         items: [behind.id, seat.item.id],
         fixing,
-        repairs: [],
+        repairs: noRepairs,
       },
     ];
   }
@@ -189,7 +188,7 @@ function runsAgainst(layout: Layout, seat: DeltaSeat): Finding[] {
       key: `rivetMissing ${seat.item.id}`,
       severity: 'caution',
       items: [seat.item.id],
-      repairs: [],
+      repairs: noRepairs,
     },
   ];
 }
@@ -206,7 +205,7 @@ function pairs(seats: readonly DeltaSeat[]): Finding[] {
         severity: isOpposed ? 'good' : 'fault',
         items: [front.item.id, rear.item.id],
         isOpposed,
-        repairs: [],
+        repairs: noRepairs,
       },
     ];
   });

@@ -3,7 +3,7 @@ import type { MaterialId } from '../../parts/material';
 import type { Part } from '../../parts/part';
 import { behindOf } from '../bearing';
 import { strandIndexes, threadParts } from '../editing';
-import type { Finding, Repair } from '../finding';
+import { noRepairs, type Finding, type Repair } from '../finding';
 import { carrierRoom } from '../carriers/carrier';
 import type { Layout } from '../layout';
 import type { PlacedClevis } from '../placed';
@@ -41,8 +41,14 @@ function room({ carrier }: Build, { freeRoom }: Layout, { item, clevis, insideM 
     roomM,
     wantedM: LEAST_ROOM_M,
     repairs: isTight
-      ? [{ code: 'setFreeRoom', toM: USUAL_ROOM_M, edits: [{ kind: 'carrier', changes: { freeRoomM: USUAL_ROOM_M } }] }]
-      : [],
+      ? () => [
+          {
+            code: 'setFreeRoom',
+            toM: USUAL_ROOM_M,
+            edits: [{ kind: 'carrier', changes: { freeRoomM: USUAL_ROOM_M } }],
+          },
+        ]
+      : noRepairs,
   };
   if (insideM <= clevis.legGapM) return [play];
   return [
@@ -54,25 +60,27 @@ function room({ carrier }: Build, { freeRoom }: Layout, { item, clevis, insideM 
       items: [item.id],
       insideM,
       gapM: clevis.legGapM,
-      repairs: [],
+      repairs: noRepairs,
     },
   ];
 }
 
 function empty(layout: Layout, { item }: PlacedClevis): Finding[] {
   if (layout.off.some(({ parent }) => parent === item.id)) return [];
-  return [{ code: 'emptyClevis', key: `emptyClevis ${item.id}`, severity: 'caution', items: [item.id], repairs: [] }];
+  return [
+    { code: 'emptyClevis', key: `emptyClevis ${item.id}`, severity: 'caution', items: [item.id], repairs: noRepairs },
+  ];
 }
 
 function guard(build: Build, layout: Layout, item: ItemId, spare: readonly Part[]): Finding[] {
   const bearsOn = roughness(behindOf(layout, item));
   if (!bearsOn) return [];
-  const last = strandIndexes(build, item).at(-1);
-  const part = beadToAdd(layout, spare);
-  const repairs: Repair[] =
-    last === undefined || !part
-      ? []
-      : [{ code: 'addBeads', count: 1, part, edits: [threadParts(build, part, last + 1)] }];
+  const repairs = (): readonly Repair[] => {
+    const last = strandIndexes(build, item).at(-1);
+    const part = beadToAdd(layout, spare);
+    if (last === undefined || !part) return [];
+    return [{ code: 'addBeads', count: 1, part, edits: [threadParts(build, part, last + 1)] }];
+  };
   return [{ code: 'missingGuard', key: `missingGuard ${item}`, severity: 'caution', items: [item], bearsOn, repairs }];
 }
 

@@ -3,7 +3,7 @@ import type { PartOf } from '../../parts/part';
 import { MATERIALS, type MaterialId } from '../../parts/material';
 import { strandIndexes } from '../editing';
 import { radiusProfile } from '../../parts/bored';
-import type { Finding } from '../finding';
+import { noRepairs, type Finding } from '../finding';
 import { isLoose, misfits, placeOf } from '../fit';
 import { laidWith, type Layout } from '../layout';
 import type { PlacedEntry } from '../placed';
@@ -39,7 +39,7 @@ function fits(build: Build, layout: Layout, item: Item): Finding[] {
       key: `${misfit.code} ${item.id}`,
       severity: isLoose(misfit) ? 'caution' : 'fault',
       items: [item.id],
-      repairs: [],
+      repairs: noRepairs,
     }));
 }
 
@@ -56,7 +56,7 @@ function hollowOutward({ id }: Item): Finding {
     key: `hollowOutward ${id}`,
     severity: 'caution',
     items: [id],
-    repairs: [{ code: 'turnBlade', edits: [{ kind: 'adjust', item: id, changes: { flipped: false } }] }],
+    repairs: () => [{ code: 'turnBlade', edits: [{ kind: 'adjust', item: id, changes: { flipped: false } }] }],
   };
 }
 
@@ -75,13 +75,13 @@ function tubeCover(build: Build, layout: Layout): Finding[] {
         coversM,
         neededM,
         repairs: isShort
-          ? [
+          ? () => [
               {
                 code: 'coverWithTube',
                 edits: [{ kind: 'adjust', item: item.id, changes: { state: { of: 'tube', cutLengthM: null } } }],
               },
             ]
-          : [],
+          : noRepairs,
       },
     ];
   });
@@ -101,7 +101,7 @@ function bell(build: Build, layout: Layout, item: Item, part: PartOf<'bell'>): F
       items: [id],
       boreM,
       wireM,
-      repairs: [],
+      repairs: noRepairs,
     });
   }
   const striker = strikerOf(build, layout, host.id, part, item.flipped);
@@ -115,13 +115,13 @@ function bell(build: Build, layout: Layout, item: Item, part: PartOf<'bell'>): F
       items: [id, host.id],
       sleeveM,
       neededM,
-      repairs: [],
+      repairs: noRepairs,
     });
   }
   found.push(
     striker
       ? intended('bellAndStriker', [id, striker.item.id])
-      : { code: 'silentBell', key: `silentBell ${id}`, severity: 'caution', items: [id], repairs: [] },
+      : { code: 'silentBell', key: `silentBell ${id}`, severity: 'caution', items: [id], repairs: noRepairs },
   );
   return found;
 }
@@ -171,6 +171,6 @@ function intended(between: 'bellAndStriker' | 'beadInClevis', items: readonly It
     severity: 'good',
     items,
     between,
-    repairs: [],
+    repairs: noRepairs,
   };
 }

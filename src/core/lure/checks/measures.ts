@@ -1,8 +1,9 @@
 /** Pieces that cannot be as they are written down: measures that exclude each other, and a mass no such piece has. */
+import { oncePer } from '../../once';
 import { massFromGeometry } from '../../parts/mass';
 import { measureFaults, type MeasureFault } from '../../parts/measure-faults';
 import type { Part } from '../../parts/part';
-import type { Finding } from '../finding';
+import { noRepairs, type Finding } from '../finding';
 import type { Build, Item } from '../lure';
 
 /** A scale and a caliper may disagree by this factor before it is told; every catalogue mass is within 1.15. Trade estimate. */
@@ -18,14 +19,23 @@ export function measureFindings(build: Build): Finding[] {
   ];
 }
 
+const geometryOf = oncePer(massFromGeometry);
+
 function pieceFindings(name: string, items: Finding['items'], part: Part, more: readonly MeasureFault[]): Finding[] {
   const [fault] = [...measureFaults(part), ...more];
   if (fault) {
     return [
-      { code: 'impossibleMeasure', key: `impossibleMeasure ${name}`, severity: 'fault', items, repairs: [], ...fault },
+      {
+        code: 'impossibleMeasure',
+        key: `impossibleMeasure ${name}`,
+        severity: 'fault',
+        items,
+        repairs: noRepairs,
+        ...fault,
+      },
     ];
   }
-  const geometryKg = massFromGeometry(part);
+  const geometryKg = geometryOf(part);
   const factor = Math.max(part.massKg / geometryKg, geometryKg / part.massKg);
   if (!(factor > MASS_WITHIN_FACTOR)) return [];
   return [
@@ -34,7 +44,7 @@ function pieceFindings(name: string, items: Finding['items'], part: Part, more: 
       key: `doubtfulMass ${name}`,
       severity: factor > MASS_BEYOND_FACTOR ? 'fault' : 'caution',
       items,
-      repairs: [],
+      repairs: noRepairs,
       massKg: part.massKg,
       geometryKg,
     },

@@ -1,6 +1,6 @@
 /** The lure against the rules the user has entered. */
 import type { Edit } from '../edit';
-import type { Finding, Repair } from '../finding';
+import { noRepairs, type Finding, type Repair } from '../finding';
 import { ruleBreaches, type HookRule, type RuleBreach } from '../hook-rule';
 import { takeOff } from '../editing';
 import type { Build, ItemId } from '../lure';
@@ -9,7 +9,7 @@ export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[
   return rules.flatMap((rule): Finding[] => {
     const breaches = ruleBreaches(build, rule);
     if (breaches.length === 0) {
-      return [{ code: 'ruleKept', key: `ruleKept ${rule.id}`, severity: 'good', items: [], rule, repairs: [] }];
+      return [{ code: 'ruleKept', key: `ruleKept ${rule.id}`, severity: 'good', items: [], rule, repairs: noRepairs }];
     }
     return breaches.map((breach) => ({
       code: 'ruleBroken',
@@ -18,7 +18,7 @@ export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[
       items: breach.items,
       rule,
       breach,
-      repairs: repairsOf(build, breach),
+      repairs: () => repairsOf(build, breach),
     }));
   });
 }

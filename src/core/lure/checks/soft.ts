@@ -1,7 +1,7 @@
 /** Skirts and trailers: strands and a kicking tail, how the trailer is threaded, what stands before the hook's point. */
 import type { Trailer } from '../../parts/kinds/trailer';
 import type { Edit } from '../edit';
-import type { Finding } from '../finding';
+import { noRepairs, type Finding } from '../finding';
 import { stateOf } from '../item-state';
 import type { ItemState } from '../../parts/part';
 import type { Layout } from '../layout';
@@ -28,7 +28,7 @@ export function softFindings(build: Build, layout: Layout): Finding[] {
 
 function sides(build: Build, item: Item): Finding[] {
   const { groups, toNoseM, toTailM, longSide } = skirtOn(build, item);
-  const base = { severity: 'good', items: [item.id], repairs: [] } as const;
+  const base = { severity: 'good', items: [item.id], repairs: noRepairs } as const;
   if (groups.length === 0) {
     return [{ ...base, code: 'skirtWithoutLayers', key: `skirtWithoutLayers ${item.id}`, severity: 'caution' }];
   }
@@ -40,7 +40,7 @@ function trailerFindings(build: Build, layout: Layout, placed: PlacedOff, skirt:
   const { part } = item;
   if (part.kind !== 'trailer') return [];
   const state = stateOf(item, 'trailer');
-  const base = { items: [item.id], repairs: [] } as const;
+  const base = { items: [item.id], repairs: noRepairs } as const;
   const isCrooked = state.crookedRad > MOST_CROOKED_RAD;
   return [
     {
@@ -49,7 +49,9 @@ function trailerFindings(build: Build, layout: Layout, placed: PlacedOff, skirt:
       key: `trailerStraight ${item.id}`,
       severity: isCrooked ? 'caution' : 'good',
       crookedRad: state.crookedRad,
-      repairs: isCrooked ? [{ code: 'threadStraight', edits: [set(item, { ...state, crookedRad: 0 })] }] : [],
+      repairs: isCrooked
+        ? () => [{ code: 'threadStraight', edits: [set(item, { ...state, crookedRad: 0 })] }]
+        : noRepairs,
     },
     ...overhang(layout, placed, part),
     ...blunt(item, part, skirt),
@@ -71,7 +73,7 @@ function overhang(layout: Layout, { item, x0M, x1M, parent }: PlacedOff, part: T
       items: [item.id],
       behindBendM,
       ofLengthM: x1M - x0M,
-      repairs: [],
+      repairs: noRepairs,
     },
   ];
 }
@@ -91,7 +93,7 @@ function blunt(item: Item, part: Trailer, skirt: PlacedOff | null): Finding[] {
       items: [item.id],
       bodyM: part.bodyM,
       collarM,
-      repairs: [{ code: 'roundTrailer', edits: [set(item, { ...state, rounded: true })] }],
+      repairs: () => [{ code: 'roundTrailer', edits: [set(item, { ...state, rounded: true })] }],
     },
   ];
 }
@@ -105,7 +107,7 @@ function claw({ id, flipped }: Item, { style }: Trailer): Finding[] {
       key: `clawAtPoint ${id}`,
       severity: 'caution',
       items: [id],
-      repairs: [{ code: 'turnClaw', edits }],
+      repairs: () => [{ code: 'turnClaw', edits }],
     },
   ];
 }
@@ -134,7 +136,7 @@ function strands(build: Build, placed: PlacedOff, part: Trailer, skirt: PlacedOf
       items: [placed.item.id, skirt.item.id],
       strandsM,
       kicksFromM,
-      repairs: [...repairs, { code: 'thinTips', edits: [set(skirt.item, { ...skirtState, tips: 'thinned' })] }],
+      repairs: () => [...repairs, { code: 'thinTips', edits: [set(skirt.item, { ...skirtState, tips: 'thinned' })] }],
     },
   ];
 }
