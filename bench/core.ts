@@ -1,4 +1,6 @@
 /** Times of the core, with what the same task takes on general-purpose libraries in the same run. */
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { steadySpin } from '../src/core/hydro/spin';
 import { GOOD_CLEVIS_BEARING } from '../src/core/hydro/blade-loads';
 import { referenceBlade, spinBlade } from '../src/core/hydro/spin-blade';
@@ -10,8 +12,8 @@ import { LAKE_WATER } from '../src/core/hydro/water';
 import { findings, USUAL_CONTEXT } from '../src/core/lure/findings';
 import { layOut } from '../src/core/lure/layout';
 import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
-import { itemIdSchema } from '../src/core/lure/lure';
-import { weigh } from '../src/core/lure/weigh';
+import { itemIdSchema, type Lure } from '../src/core/lure/lure';
+import { weigh } from '../src/core/prepared/weigh';
 import { CATALOGUE, partsOfKind } from '../src/core/parts/catalogue';
 import { predictSpin } from '../src/core/predict/spin';
 import { stallSpeeds } from '../src/core/predict/stalls';
@@ -25,7 +27,8 @@ import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
 import { slowStall } from '../src/testing/slow-stall';
-import { medianMs, type Figure } from './measure';
+import { candidatesOf } from './candidates';
+import { median, medianMs, type Figure } from './measure';
 import { plainDepth } from './plain-line';
 import { plainSpin } from './plain-spin';
 
@@ -74,8 +77,9 @@ export function coreFigures(): Figure[] {
   const largest = orders.reduce((most, each) => (nodesOf(each) > nodesOf(most) ? each : most));
   if (largest.plan.outcome !== 'planned' || !largest.plan.isBest)
     throw new Error('bench: the largest order is not found');
-  const tandem = DEMO_LURES.find(({ id }) => id === 'torvane-lanes')?.build;
-  if (!tandem) throw new Error('bench: needs the tandem');
+  const tandemLure = DEMO_LURES.find(({ id }) => id === 'torvane-lanes');
+  if (!tandemLure) throw new Error('bench: needs the tandem');
+  const tandem = tandemLure.build;
   const braid = fishingLine(USUAL_OUTFIT.line);
   const [shape] = lineShapes(braid, PULL, TOWED, [20]);
   if (shape?.outcome !== 'sinks' || Math.abs(plainDepth(braid, PULL, TOWED, 20) / shape.depthM - 1) > 0.005) {
@@ -111,6 +115,13 @@ export function coreFigures(): Figure[] {
     ms('stall bands of a demo lure', null, () => stallSpeeds(lure.build, LAKE_WATER)),
     ms('layout of a demo lure', null, () => layOut(lure.build)),
     ms('all findings of a demo lure', null, () => findings(lure, USUAL_CONTEXT, CATALOGUE)),
+    ...DEMO_LURES.filter(({ id }) => id === 'halvane-twins' || id === 'torvane-lanes').map((each) => {
+      const prediction = predictSpin(each.build, LAKE_WATER, [0.8]);
+      const known = { ...USUAL_CONTEXT, prediction };
+      const count = Object.keys(each.build.items).length;
+      return ms(`  of ${each.name}, ${count} parts, already predicted`, 0.5, () => findings(each, known, CATALOGUE));
+    }),
+    ...searchFigures(tandemLure),
     ms(`weighing ${blades.length} blades for it`, null, () => weigh(lure, swap, blades, LAKE_WATER, 0.8)),
     ms(
       `order of work of ${largest.name}`,
@@ -138,4 +149,40 @@ export function coreFigures(): Figure[] {
     ms('learning from three readings', null, () => learnFrom(tandem, LAKE_WATER, READINGS)),
     ms('reading a lure file', null, () => readLureFile(file)),
   ];
+}
+
+const CANDIDATES = 1_000_000;
+const WARM_UP = 100_000;
+
+/** A million candidates on one lure: how many a second, the median of ten parts of them, and what stays in memory. */
+function searchFigures(lure: Lure): Figure[] {
+  const collect = collector();
+  const candidates = candidatesOf(lure);
+  candidates(WARM_UP);
+  collect();
+  const before = process.memoryUsage().heapUsed;
+  const rates = Array.from({ length: 10 }, () => {
+    const start = performance.now();
+    candidates(CANDIDATES / 10);
+    return CANDIDATES / 10 / ((performance.now() - start) / 1000);
+  });
+  collect();
+  const grownMB = (process.memoryUsage().heapUsed - before) / 1e6;
+  return [
+    {
+      name: 'whole candidates of a search on Torvane Lanes',
+      value: median(rates),
+      unit: '/s',
+      bar: 20_000,
+      isLeast: true,
+      note: `${Math.round(Math.min(...rates))} to ${Math.round(Math.max(...rates))}`,
+    },
+    { name: '  heap grown over a million of them', value: grownMB, unit: 'MB', bar: 2, note: '' },
+  ];
+}
+
+/** A full collection of what is no longer needed, to measure what stays. */
+function collector(): () => void {
+  setFlagsFromString('--expose-gc');
+  return runInNewContext('gc') as () => void;
 }

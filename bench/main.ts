@@ -9,9 +9,9 @@ import type { Figure } from './measure';
 const base = process.env.MAZURKA_URL;
 if (!base) throw new Error('MAZURKA_URL is not set: run scripts/bench.sh');
 
-function line({ name, value, unit, bar, note }: Figure): string {
+function line({ name, value, unit, bar, isLeast = false, note }: Figure): string {
   const digits = value < 1 ? 3 : value < 20 ? 2 : 0;
-  const held = bar === null ? '' : `${value <= bar ? 'within' : 'ABOVE '} ${bar} ${unit}`;
+  const held = bar === null ? '' : `${(isLeast ? value >= bar : value <= bar) ? 'within' : 'BEYOND'} ${bar} ${unit}`;
   return `${name.padEnd(58)} ${value.toFixed(digits).padStart(8)} ${unit}   ${held.padEnd(16)} ${note}`;
 }
 

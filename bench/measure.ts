@@ -2,9 +2,11 @@
 export interface Figure {
   readonly name: string;
   readonly value: number;
-  readonly unit: 'ms' | 'kB' | 'MB' | '×';
+  readonly unit: 'ms' | 'kB' | 'MB' | '×' | '/s';
   /** The bar it is held to; null where there is none. */
   readonly bar: number | null;
+  /** The bar is the least it may be, not the most. */
+  readonly isLeast?: boolean;
   readonly note: string;
 }
 

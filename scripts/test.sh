@@ -20,6 +20,7 @@ MAZURKA_MEASURED="$(mktemp)"
 export MAZURKA_MEASURED
 step 'unit' npx vitest run --reporter=default --reporter=json --outputFile.json="$REPORTS/unit.json"
 step 'verification page' npx tsx scripts/write-verification.ts "$MAZURKA_MEASURED" --check
+step 'speed beside what is kept' bash scripts/speed.sh
 step 'build' npx next build
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/browser.json" step 'browser' bash scripts/e2e.sh --reporter=list,json
 echo

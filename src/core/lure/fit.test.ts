@@ -1,16 +1,14 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { edited, itemId, on, part, plainBait, plainBuzz, plainSpinner, spinner, TAIL } from '@/testing/lures';
 import { seatPart } from './editing';
 import { misfitWords } from '../../words/fit-words';
-import { LAKE_WATER } from '../hydro/water';
+
 import { CATALOGUE } from '../parts/catalogue';
 import type { Part, PartKind } from '../parts/part';
 import { findings, USUAL_CONTEXT } from './findings';
 import { isLoose, type Misfit } from './fit';
 import type { Lure } from './lure';
 import { misfitsInPlace, placementEdits, type Placement } from './placement';
-import { effectOf, weigh } from './weigh';
 
 const sound = plainSpinner();
 const wired = edited(plainBait(), seatPart(plainBait().build, part('ring-k1'), { on: 'tie' }));
@@ -128,42 +126,5 @@ describe('what fits', () => {
   it('only looseness lets a part on all the same', () => {
     expect(isLoose({ code: 'boreTooLoose', boreM: 3, throughM: 1, mostM: 2 })).toBe(true);
     expect(isLoose({ code: 'boreTooTight', boreM: 1, throughM: 2, what: 'wire' })).toBe(false);
-  });
-});
-
-describe('what a part would do', () => {
-  it('is what the lure does once it is there', () => {
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...KINDS_FOR),
-        fc.nat(100),
-        fc.double({ min: 0.3, max: 1.5, noNaN: true }),
-        ([, placement, kinds, start = sound], pick, speedMps) => {
-          const parts = CATALOGUE.filter(({ kind }) => kinds.includes(kind));
-          const each = parts[pick % parts.length];
-          if (!each) throw new Error('the catalogue has parts of every kind');
-          const [effect] = weigh(start, placement, [each], LAKE_WATER, speedMps);
-          const lure = edited(start, ...placementEdits(start.build, placement, each));
-          const station = placement.put === 'swap' ? placement.item : null;
-          expect(effect).toEqual(effectOf(lure, station, LAKE_WATER, speedMps));
-        },
-      ),
-      { numRuns: 60 },
-    );
-  });
-
-  it('is nothing for a part that cannot go there, and orders blades as they turn', () => {
-    expect(weigh(sound, swap('blade-1'), [part('bead-brass-3')], LAKE_WATER, 0.8)).toEqual([null]);
-    const [french, colorado] = weigh(
-      sound,
-      swap('blade-1'),
-      [part('blade-french-k2'), part('blade-colorado-k4')],
-      LAKE_WATER,
-      0.8,
-    );
-    expect(french?.rateHz).toBeGreaterThan(colorado?.rateHz ?? Infinity);
-    expect(french?.dragN).toBeLessThan(colorado?.dragN ?? 0);
-    expect(french?.massKg).toBeLessThan(colorado?.massKg ?? 0);
-    expect(french?.clearanceM).toBeGreaterThan(colorado?.clearanceM ?? Infinity);
   });
 });

@@ -57,7 +57,7 @@ function worstMiss(figures: Figures, lure: Lure, speedMps: number): { readonly s
   expect(figures.blades.map(({ station }) => station)).toEqual(whole.spin.blades.map(({ station }) => station));
   whole.spin.blades.forEach(({ keeps, at: [said] }, i) => {
     const got = figures.blades[i];
-    hold('stall', got?.keepsMps, keeps?.mps.value ?? null, 0.01);
+    hold('stall', got?.keepsMps(), keeps?.mps.value ?? null, 0.01);
     if (!doesTurn(said) || got?.outcome.outcome !== 'turning') {
       // Which of the two it does is told by the same margin in both; the band only says that it may.
       const isStill = said?.outcome === 'mayStop' || said?.outcome === 'stopped';

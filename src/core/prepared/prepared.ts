@@ -51,8 +51,8 @@ export interface BladeFigures {
   readonly station: ItemId;
   /** What it most likely does. */
   readonly outcome: BladeOutcome;
-  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. */
-  readonly keepsMps: number | null;
+  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. Worked out when asked. */
+  readonly keepsMps: () => number | null;
 }
 
 /** What a lure does at the speed it is asked for. */
@@ -321,7 +321,7 @@ export class Prepared {
       blades: standing.map(({ spinner, known }, i) => ({
         station: spinner.station,
         outcome: outcomes[i] ?? { outcome: 'stopped', localSpeedMps: 0 },
-        keepsMps: known.keepsMps(),
+        keepsMps: () => known.keepsMps(),
       })),
       trim,
       line: isPlaning ? 'planes' : (shape?.outcome ?? 'surfaces'),

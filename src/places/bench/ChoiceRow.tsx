@@ -4,7 +4,7 @@ import { memo } from 'react';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { CLEAR_MARGIN_M } from '@/core/lure/clearance';
-import type { Effect } from '@/core/lure/weigh';
+import type { Effect } from '@/core/prepared/weigh';
 import { decimalText, pullInWeight, showLength, showMass, type UnitSystem } from '@/core/units/write';
 import { PartPortrait } from '@/drawing/PartPortrait';
 import { misfitWords } from '@/words/fit-words';

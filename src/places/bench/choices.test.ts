@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { itemId, plainSpinner } from '@/testing/lures';
 import { LAKE_WATER } from '@/core/hydro/water';
-import type { Effect } from '@/core/lure/weigh';
-import { weigh } from '@/core/lure/weigh';
+import { effectAt, weigh, type Effect } from '@/core/prepared/weigh';
 import { partsOfKind } from '@/core/parts/catalogue';
 import { SORTS, sorted, type Choice } from './use-choices';
 
@@ -11,7 +10,7 @@ describe('sorting the choice by what each would do', () => {
   const blades = partsOfKind('blade');
   const choices = blades.map((part): Choice => ({ part, misfits: [] }));
   const answers = weigh(lure, { put: 'swap', item: itemId('blade-1') }, blades, LAKE_WATER, 0.8);
-  const effects = new Map(blades.map((part, i) => [part.id as string, answers[i] as Effect]));
+  const effects = new Map(blades.map((part, i) => [part.id as string, effectAt(answers, i) as Effect]));
   const value = {
     rate: ({ rateHz }: Effect) => rateHz,
     drag: ({ dragN }: Effect) => dragN,

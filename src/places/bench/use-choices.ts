@@ -5,7 +5,7 @@ import type { Water } from '@/core/hydro/water';
 import { isLoose, type Misfit } from '@/core/lure/fit';
 import { misfitsInPlace, partInPlace, type Placement } from '@/core/lure/placement';
 import type { Lure } from '@/core/lure/lure';
-import type { Effect } from '@/core/lure/weigh';
+import { effectAt, type Effect } from '@/core/prepared/weigh';
 import type { Part, PartKind } from '@/core/parts/part';
 import { matches, readQuery, searchable, type Searchable } from '@/core/parts/search';
 import { askCore } from '@/workers/core-client';
@@ -88,23 +88,22 @@ export function useEffects(
   }, [wanted, effects]);
   useEffect(() => {
     if (missing.length === 0 || failed !== null) return;
-    let isWanted = true;
-    askCore((core) => core.weigh(lure, placement, missing, water, speedMps)).then(
+    const wanting = new AbortController();
+    askCore('weigh', [lure, placement, missing, water, speedMps], { signal: wanting.signal }).then(
       (answers) => {
-        if (!isWanted) return;
+        if (wanting.signal.aborted) return;
         setHeld((last) => {
           const next = new Map(last.lure === lure ? last.effects : []);
-          missing.forEach(({ id }, i) => next.set(id, answers[i] ?? NOTHING));
+          missing.forEach(({ id }, i) => next.set(id, effectAt(answers, i) ?? NOTHING));
           return { lure, effects: next, failed: null };
         });
       },
-      (error: unknown) =>
-        isWanted &&
-        setHeld((last) => ({ ...last, lure, failed: error instanceof Error ? error.message : String(error) })),
+      (error: unknown) => {
+        if (wanting.signal.aborted) return;
+        setHeld((last) => ({ ...last, lure, failed: error instanceof Error ? error.message : String(error) }));
+      },
     );
-    return () => {
-      isWanted = false;
-    };
+    return () => wanting.abort();
   }, [missing, lure, placement, speedMps, water, failed]);
   return { effects, isWorking: missing.length > 0 && failed === null, failed };
 }

@@ -70,9 +70,9 @@ interface BladeQuestion {
 }
 
 const askCurve = ({ build, water, bladeState }: BladeQuestion): Promise<SpinPrediction> =>
-  askCore((core) => core.predictSpin(build, water, SPEEDS, bladeState));
+  askCore('predictSpin', [build, water, SPEEDS, bladeState]);
 const askStall = ({ build, water, bladeState }: BladeQuestion): Promise<StallPrediction[]> =>
-  askCore((core) => core.stallSpeeds(build, water, bladeState));
+  askCore('stallSpeeds', [build, water, bladeState]);
 
 function useBladeQuestion(build: Build, water: Water, bladeState: BladeState): BladeQuestion {
   return useMemo(() => ({ build, water, bladeState }), [build, water, bladeState]);
@@ -103,8 +103,8 @@ export interface RideAnswer {
 const askRide = async ({ build, water, outfit, bladeState: state, speedMps }: RideQuestion): Promise<RideAnswer> => {
   const asked = { outfit, state };
   const [prediction, movers] = await Promise.all([
-    askCore((core) => core.predict(build, water, [speedMps], asked)),
-    askCore((core) => core.moversOf(build, water, speedMps, asked)),
+    askCore('predict', [build, water, [speedMps], asked]),
+    askCore('moversOf', [build, water, speedMps, asked]),
   ]);
   return { build, prediction, movers };
 };
@@ -133,7 +133,7 @@ interface WayQuestion {
 }
 
 const askWay = ({ build, water, outfit, speedMps, countdownS }: WayQuestion): Promise<RetrievePath> =>
-  askCore<RetrievePath>(async (core) => core.retrievePath(build, water, { countdownS, speedMps }, outfit));
+  askCore('retrievePath', [build, water, { countdownS, speedMps }, outfit]);
 
 /** The way of a retrieve. */
 export function useWay(
@@ -163,7 +163,7 @@ interface HeadQuestion {
 const askHead = (question: HeadQuestion | null): Promise<HeadFound | null> => {
   if (!question) return Promise.resolve(null);
   const { build, water, outfit, speedMps, fromM, toM, offered } = question;
-  return askCore<HeadFound>(async (core) => core.lightestHead(build, water, { speedMps, fromM, toM }, offered, outfit));
+  return askCore('lightestHead', [build, water, { speedMps, fromM, toM }, offered, outfit]);
 };
 
 /** @param wanted null where there is no depth to look for */

@@ -1,0 +1,124 @@
+/** What each of many parts would do in a place: for choosing between them, so the coefficients stand as they are, no spread. */
+import type { Water } from '../hydro/water';
+import { restClearance } from '../lure/clearance';
+import { applyEdits } from '../lure/edit';
+import { layOut, trailingHooks } from '../lure/layout';
+import type { Build, ItemId, Lure } from '../lure/lure';
+import { placementEdits, type Placement } from '../lure/placement';
+import { spinSeats } from '../lure/spin-seats';
+import type { Part } from '../parts/part';
+import { prepare, type Figures, type Prepared } from './prepared';
+
+export interface Effect {
+  /** Of the blade in this place, else of the first that turns; null when none does. */
+  readonly rateHz: number | null;
+  readonly dragN: number | null;
+  /** Of the whole lure. */
+  readonly massKg: number;
+  /** The least any blade keeps from a hook, lying back; null without both. */
+  readonly clearanceM: number | null;
+}
+
+/** Effects of many parts, in their order, as columns that pass from a worker without being copied. */
+export interface Effects {
+  /** 1 where the part can go there at all. */
+  readonly goes: Uint8Array<ArrayBuffer>;
+  /** NaN where there is none. */
+  readonly rateHz: Float64Array<ArrayBuffer>;
+  readonly dragN: Float64Array<ArrayBuffer>;
+  readonly massKg: Float64Array<ArrayBuffer>;
+  readonly clearanceM: Float64Array<ArrayBuffer>;
+}
+
+/** The effect of the part at this index; null where it cannot go there. */
+export function effectAt({ goes, rateHz, dragN, massKg, clearanceM }: Effects, index: number): Effect | null {
+  if (goes[index] !== 1) return null;
+  const known = (column: Float64Array) => {
+    const value = column[index];
+    return value === undefined || Number.isNaN(value) ? null : value;
+  };
+  return { rateHz: known(rateHz), dragN: known(dragN), massKg: massKg[index] ?? 0, clearanceM: known(clearanceM) };
+}
+
+/**
+ * Weighs the parts one after another, and says after each how many are done.
+ * @param speedMps through the water, m/s
+ */
+export function* weighing(
+  lure: Lure,
+  placement: Placement,
+  parts: readonly Part[],
+  water: Water,
+  speedMps: number,
+): Generator<number, Effects> {
+  const prepared = prepare(lure, { water, speedMps });
+  const column = () => new Float64Array(parts.length);
+  const effects: Effects = {
+    goes: new Uint8Array(parts.length),
+    rateHz: column(),
+    dragN: column(),
+    massKg: column(),
+    clearanceM: column(),
+  };
+  const station = placement.put === 'swap' ? placement.item : null;
+  for (const [i, part] of parts.entries()) {
+    const effect = weighOne(prepared, lure, placement, part, station);
+    if (effect) {
+      effects.goes[i] = 1;
+      effects.rateHz[i] = effect.rateHz ?? NaN;
+      effects.dragN[i] = effect.dragN ?? NaN;
+      effects.massKg[i] = effect.massKg;
+      effects.clearanceM[i] = effect.clearanceM ?? NaN;
+    }
+    yield i + 1;
+  }
+  return effects;
+}
+
+/** The same at one go. */
+export function weigh(...asked: Parameters<typeof weighing>): Effects {
+  const work = weighing(...asked);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+function weighOne(
+  prepared: Prepared,
+  lure: Lure,
+  placement: Placement,
+  part: Part,
+  station: ItemId | null,
+): Effect | null {
+  const edits = placementEdits(lure.build, placement, part);
+  const applied = applyEdits(lure, edits);
+  if (!applied.ok) return null;
+  if (placement.put === 'swap') return effectOf(prepared.swap(placement.item, part), applied.lure.build, station);
+  const after = prepared.after(edits);
+  return after.ok ? effectOf(after.prepared.figures, applied.lure.build, station) : null;
+}
+
+function effectOf(figures: Figures, build: Build, station: ItemId | null): Effect {
+  const own = figures.blades.find((each) => each.station === station) ?? figures.blades[0];
+  const turning = own?.outcome.outcome === 'turning' ? own.outcome : null;
+  return {
+    rateHz: turning?.rateHz ?? null,
+    dragN: turning?.dragN ?? null,
+    massKg: figures.massKg,
+    clearanceM: leastClearance(build),
+  };
+}
+
+function leastClearance(build: Build): number | null {
+  const layout = layOut(build);
+  const hooks = trailingHooks(layout);
+  let least: number | null = null;
+  for (const seat of spinSeats(build, layout)) {
+    for (const hook of hooks) {
+      const { clearanceM } = restClearance(layout, seat, hook);
+      if (least === null || clearanceM < least) least = clearanceM;
+    }
+  }
+  return least;
+}
