@@ -140,7 +140,8 @@ function keepingOf(
 
 /** ln P at which a blade with these numbers stops. */
 export function stopsAt(constants: StopsAt, row: TurnNumbers['row']): number {
-  return constants.reduce((sum, each, i) => sum + each * (row[i] ?? 0), 0);
+  const [c0, c1, c2, c3, c4] = constants;
+  return c0 * row[0] + c1 * row[1] + c2 * row[2] + c3 * row[3] + c4 * row[4];
 }
 
 /** What it turns at on the mean round the turn, and how far it is from stopping. */
@@ -197,11 +198,10 @@ export function meanOf(
   if (!keeping) return { ...steady, keeping: null };
   const { held, free, logSin } = keeping;
   const logFree = Math.log(Math.max(free, 1));
-  const left = ([a, b, c]: SlowedBy) => Math.max(LEAST_LEFT, 1 - a * Math.exp(b * logSin - c * logFree));
-  const spreadRad = steady.spreadRad * left(constants.spread);
+  const spreadRad = steady.spreadRad * leftOf(constants.spread, logSin, logFree);
   const tipRadiusM = bearing.dropM + blade.reachM * Math.sin(spreadRad);
-  const rateHz = steady.rateHz * left(constants.rate);
-  const dragLeft = left(constants.drag);
+  const rateHz = steady.rateHz * leftOf(constants.rate, logSin, logFree);
+  const dragLeft = leftOf(constants.drag, logSin, logFree);
   return {
     outcome: 'turning',
     rateHz,
@@ -217,6 +217,11 @@ export function meanOf(
     evaluations: steady.evaluations,
     keeping: { held, free },
   };
+}
+
+/** What is left of rate, spread or drag. */
+function leftOf(by: SlowedBy, logSin: number, logFree: number): number {
+  return Math.max(LEAST_LEFT, 1 - by[0] * Math.exp(by[1] * logSin - by[2] * logFree));
 }
 
 /**

@@ -120,7 +120,7 @@ export const TOLERANCE_RAD = 1e-10;
 const NEAR_RAD = 0.08;
 const NEAR_TOLERANCE_RAD = 1e-6;
 
-/** @param nearRad a pitch it is known to be near: then found sooner, to this tolerance */
+/** @param nearRad a pitch it is known to be near: then found sooner, to this tolerance; by the secant for an answer's own */
 export function trimOf(
   still: TrimSums,
   drags: readonly TrimDrag[],
@@ -157,6 +157,8 @@ function balancedPitch(
   nearToleranceRad: number,
 ): number {
   if (nearRad !== null) {
+    const very = nearToleranceRad === TOLERANCE_RAD ? secantNear(lowersTail, nearRad) : null;
+    if (very !== null) return very;
     const near = findRoot(lowersTail, nearRad - NEAR_RAD, nearRad + NEAR_RAD, nearToleranceRad);
     if (near.outcome === 'converged') return near.x;
   }
@@ -164,6 +166,31 @@ function balancedPitch(
   const root = findRoot(lowersTail, -STEEPEST_RAD, STEEPEST_RAD, TOLERANCE_RAD);
   if (root.outcome === 'converged') return root.x;
   return root.outcome === 'noBracket' && root.fHigh > 0 ? STEEPEST_RAD : -STEEPEST_RAD;
+}
+
+/** A first step to learn the slope by, and how often the secant is followed. */
+const SECANT_RAD = 1e-4;
+const MOST_SECANT_STEPS = 8;
+
+/** The root very near this pitch, to TOLERANCE_RAD, by the secant; null where that leads away. */
+function secantNear(lowersTail: (pitchRad: number) => number, nearRad: number): number | null {
+  let from = nearRad;
+  let to = nearRad + SECANT_RAD;
+  let fFrom = lowersTail(from);
+  let fTo = lowersTail(to);
+  // Where it hangs, the moment that lowers the tail falls with the pitch.
+  if (!(fTo < fFrom)) return null;
+  for (let step = 0; step < MOST_SECANT_STEPS; step++) {
+    const next = to - (fTo * (to - from)) / (fTo - fFrom);
+    if (!(Math.abs(next - nearRad) < NEAR_RAD)) return null;
+    if (Math.abs(next - to) < TOLERANCE_RAD) return next;
+    from = to;
+    fFrom = fTo;
+    to = next;
+    fTo = lowersTail(to);
+    if (fTo === fFrom) return fTo === 0 ? to : null;
+  }
+  return null;
 }
 
 /** How far the lure turns its tail aside, rad: `sums` and drags with y to the side, and no weights. */

@@ -49,8 +49,15 @@ export function skirtForm(
   const shortShare = Math.min(collarAt, 1 - collarAt);
   const noseShare = flipped ? 1 - shortShare : shortShare;
   // A one-piece skirt is moulded about its collar: all its strands run one way.
-  const group = (lengthM: number, rest: Omit<StrandGroup, 'toNoseM' | 'toTailM'>): StrandGroup => ({
-    ...rest,
+  const group = (
+    lengthM: number,
+    { hex, accentHex, sheen, count, widthM }: Omit<StrandGroup, 'toNoseM' | 'toTailM'>,
+  ): StrandGroup => ({
+    hex,
+    accentHex,
+    sheen,
+    count,
+    widthM,
     toNoseM: lengthM * noseShare,
     toTailM: lengthM * (1 - noseShare),
   });

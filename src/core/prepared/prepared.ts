@@ -160,6 +160,8 @@ export class Prepared {
   private still: { readonly arm: ArmOutcome; readonly standing: readonly Standing[] } | null = null;
   /** Whether something turns on its nose or its tie. */
   private readonly turnsAhead: boolean;
+  /** The pitch of the lure as it stands, which others are near. */
+  private firstPitchRad: number | null = null;
   /** All was laid for other parts. */
   private isMoved = false;
 
@@ -299,7 +301,8 @@ export class Prepared {
       dragsAt: standing.map(({ place }) => place),
       planing: this.planing(),
     };
-    const { turned, pitchRad } = turnStanding(standing, hanging, speedMps);
+    const { turned, pitchRad } = turnStanding(standing, hanging, speedMps, this.firstPitchRad);
+    this.firstPitchRad ??= pitchRad;
     const outcomes = outcomesAt(turned, 0);
     const isOutside = troubleAt(speedMps, outcomes) !== null;
     const trim = isOutside ? null : trimWith(outcomes, hanging, speedMps, pitchRad);
@@ -433,9 +436,10 @@ function turnStanding(
   all: readonly Standing[],
   hanging: Hanging,
   speedMps: number,
+  nearRad: number | null = null,
 ): { readonly turned: Turned[]; readonly pitchRad: number | null } {
   let cosines = all.map(() => 1);
-  let pitchRad: number | null = null;
+  let pitchRad = nearRad;
   if (all.some(({ place }) => place.axleRad !== null)) {
     for (let round = 0; round < ROUNDS; round++) {
       const outcomes = outcomesAt(turnEach(all, cosines, speedMps, false), 0);

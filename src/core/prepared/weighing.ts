@@ -12,6 +12,8 @@ import { lockTerms, tubeTerms } from '../lure/lengths';
 import { FIRST_CARRIER, type Item } from '../lure/lure';
 import { lengthInLure } from '../lure/mass';
 import type { WirePath } from '../lure/wire-path';
+import { oncePer } from '../once';
+import type { Blade } from '../parts/kinds/blade';
 import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
 import { swinging, type Tuned } from '../predict/tuned';
@@ -210,6 +212,9 @@ export class Weighing {
     return sum;
   }
 
+  /** Of each blade once. */
+  private readonly facedKg = oncePer((blade: Blade) => facedWaterKg(blade, this.rho));
+
   /** The arm with what sits on it, as lure/arm.ts has it. */
   arm(laying: Laying, parts: readonly Part[]): ArmOutcome {
     const { rho } = this;
@@ -234,7 +239,7 @@ export class Weighing {
       const share = isAlong ? Math.min(1, alongM / armM) ** 2 : 1;
       const { massKg, volumeM3 } = this.bodies[slot] as KeptBody;
       carriedKg += share * (massKg + rho * volumeM3);
-      if (part.kind === 'blade') waterKg += share * facedWaterKg(part, rho);
+      if (part.kind === 'blade') waterKg += share * this.facedKg(part);
     }
     carriers.forEach(({ id, behind }, index) => {
       if (id === FIRST_CARRIER || !behind.includes(holder.id)) return;
@@ -255,35 +260,8 @@ function middleOf(laying: Laying, slot: number, { kind }: Part): number {
   return ((from[slot] as number) + (to[slot] as number)) / 2;
 }
 
-/** One sum over bodies and its moments about the tie, along, up and to the side. */
-class Moments {
-  all: number;
-  x: number;
-  y: number;
-  z: number;
-
-  constructor(from: Moments | undefined) {
-    this.all = from?.all ?? 0;
-    this.x = from?.x ?? 0;
-    this.y = from?.y ?? 0;
-    this.z = from?.z ?? 0;
-  }
-
-  add(value: number, x: number, y: number, z: number): void {
-    this.all += value;
-    this.x += value * x;
-    this.y += value * y;
-    this.z += value * z;
-  }
-
-  upward() {
-    return { all: this.all, x: this.x, y: this.y };
-  }
-
-  aside() {
-    return { all: this.all, x: this.x, y: this.z };
-  }
-}
+/** Weight in water, and the areas along, of strands, across, and by slope; see hydro/trim.ts. */
+const SUMMED = 5;
 
 /** All bodies together, as tuned.ts takes them. */
 export class SumOfBodies {
@@ -291,11 +269,8 @@ export class SumOfBodies {
   private movedKg: number;
   private first: number;
   private second: number;
-  private readonly weightN: Moments;
-  private readonly axialM2: Moments;
-  private readonly strandM2: Moments;
-  private readonly sideM2: Moments;
-  private readonly slopeM2: Moments;
+  /** Four numbers for each: all of it, and its moments about the tie along, up and to the side. */
+  private readonly sums: Float64Array;
 
   /** @param rho density of the water, kg/m³; @param from what is already summed */
   constructor(
@@ -306,16 +281,12 @@ export class SumOfBodies {
     this.movedKg = from?.movedKg ?? 0;
     this.first = from?.first ?? 0;
     this.second = from?.second ?? 0;
-    this.weightN = new Moments(from?.weightN);
-    this.axialM2 = new Moments(from?.axialM2);
-    this.strandM2 = new Moments(from?.strandM2);
-    this.sideM2 = new Moments(from?.sideM2);
-    this.slopeM2 = new Moments(from?.slopeM2);
+    this.sums = from ? from.sums.slice() : new Float64Array(4 * SUMMED);
   }
 
   add(
     { massKg, volumeM3 }: { readonly massKg: number; readonly volumeM3: number },
-    areas: Areas,
+    { axialM2, strandM2, sideM2, slopeM2 }: Areas,
     x: number,
     y: number,
     z: number,
@@ -326,31 +297,36 @@ export class SumOfBodies {
     this.movedKg += movedKg;
     this.first += movedKg * x;
     this.second += movedKg * x * x;
-    this.weightN.add((massKg - waterKg) * GRAVITY_MPS2, x, y, z);
-    this.axialM2.add(areas.axialM2, x, y, z);
-    this.strandM2.add(areas.strandM2, x, y, z);
-    this.sideM2.add(areas.sideM2, x, y, z);
-    this.slopeM2.add(areas.slopeM2, x, y, z);
+    this.tally(0, (massKg - waterKg) * GRAVITY_MPS2, x, y, z);
+    this.tally(4, axialM2, x, y, z);
+    if (strandM2 !== 0) this.tally(8, strandM2, x, y, z);
+    this.tally(12, sideM2, x, y, z);
+    if (slopeM2 !== 0) this.tally(16, slopeM2, x, y, z);
+  }
+
+  private tally(at: number, value: number, x: number, y: number, z: number): void {
+    const { sums } = this;
+    sums[at] = (sums[at] as number) + value;
+    sums[at + 1] = (sums[at + 1] as number) + value * x;
+    sums[at + 2] = (sums[at + 2] as number) + value * y;
+    sums[at + 3] = (sums[at + 3] as number) + value * z;
   }
 
   upward(): TrimSums {
-    return {
-      weightN: this.weightN.upward(),
-      axialM2: this.axialM2.upward(),
-      strandM2: this.strandM2.upward(),
-      sideM2: this.sideM2.upward(),
-      slopeM2: this.slopeM2.upward(),
-    };
+    return this.toSide(2);
   }
 
   aside(): TrimSums {
-    return {
-      weightN: this.weightN.aside(),
-      axialM2: this.axialM2.aside(),
-      strandM2: this.strandM2.aside(),
-      sideM2: this.sideM2.aside(),
-      slopeM2: this.slopeM2.aside(),
-    };
+    return this.toSide(3);
+  }
+
+  private toSide(moment: 2 | 3): TrimSums {
+    const sum = (of: number) => ({
+      all: this.sums[4 * of] as number,
+      x: this.sums[4 * of + 1] as number,
+      y: this.sums[4 * of + moment] as number,
+    });
+    return { weightN: sum(0), axialM2: sum(1), strandM2: sum(2), sideM2: sum(3), slopeM2: sum(4) };
   }
 
   swing(): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
