@@ -1,6 +1,47 @@
 /** Arrows run one way: app → places → ui, drawing, data, workers → core. The demo scenario is data beside the core. */
+/** Rooms of the core from the ground up: each may use what stands before it and nothing behind it. */
+const CORE_ROOMS = [
+  'units',
+  'parts',
+  'carriers',
+  'hydro',
+  'lure',
+  'geometry',
+  'lengths',
+  'fits',
+  'costs',
+  'files',
+  'in-water',
+  'predict',
+  'prepared',
+  'judgement',
+  'make',
+];
+
+const noArrowUpInCore = [
+  {
+    name: 'core-ground-stands-alone',
+    severity: 'error',
+    from: { path: '^src/core/[^/]+\\.ts$', pathNot: '\\.test\\.ts$' },
+    to: { path: '^src/core/[^/]+/' },
+  },
+  {
+    name: 'core-has-no-other-rooms',
+    severity: 'error',
+    from: {},
+    to: { path: '^src/core/[^/]+/', pathNot: `^src/core/(${CORE_ROOMS.join('|')})/` },
+  },
+  ...CORE_ROOMS.slice(0, -1).map((room, i) => ({
+    name: `core-${room}-does-not-climb`,
+    severity: 'error',
+    from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
+    to: { path: `^src/core/(${CORE_ROOMS.slice(i + 1).join('|')})/` },
+  })),
+];
+
 module.exports = {
   forbidden: [
+    ...noArrowUpInCore,
     {
       name: 'core-stands-alone',
       severity: 'error',
@@ -41,8 +82,8 @@ module.exports = {
       // Families are templates and checks: only the list of findings and what starts a lure ask for one.
       name: 'nothing-asks-for-the-family',
       severity: 'error',
-      from: { path: '^src', pathNot: '^src/core/(family|lure/findings)|^src/places|^src/testing|\\.test\\.ts$' },
-      to: { path: '^src/core/family' },
+      from: { path: '^src', pathNot: '^src/core/judgement/(families|findings)|^src/places|^src/testing|\\.test\\.ts$' },
+      to: { path: '^src/core/judgement/families' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],

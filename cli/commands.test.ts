@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { DEMO_LURES, SCENARIO } from '../src/demo/scenario';
 import { CATALOGUE } from '../src/core/parts/catalogue';
-import { readLureFile, writeLureFile } from '../src/core/lure/lure-file';
+import { readLureFile, writeLureFile } from '../src/core/files/lure-file';
 import { itemId, twoPieces } from '../src/testing/lures';
 import { runCommand } from './commands';
 import { CommandError, type CommandOptions } from './options';

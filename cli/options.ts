@@ -3,7 +3,7 @@ import type * as z from 'zod/mini';
 import { OUTFIT_RANGES, outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/core/hydro/outfit';
 import { MAX_SPEED_MPS } from '../src/core/hydro/spin';
 import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
-import { BLADE_STATES, type BladeState } from '../src/core/lure/bearing';
+import { BLADE_STATES, type BladeState } from '../src/core/in-water/bearing';
 import { readingsSchema, type Reading } from '../src/core/predict/readings';
 import { readQuantity } from '../src/core/units/read';
 import { readingProblemWords } from '../src/words/problem-words';

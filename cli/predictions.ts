@@ -2,7 +2,7 @@
 import type { Outfit } from '../src/core/hydro/outfit';
 import { MAX_SPEED_MPS } from '../src/core/hydro/spin';
 import type { Water } from '../src/core/hydro/water';
-import type { BladeState } from '../src/core/lure/bearing';
+import type { BladeState } from '../src/core/in-water/bearing';
 import type { Lure } from '../src/core/lure/lure';
 import type { Banded, Said } from '../src/core/predict/band';
 import type { Factor } from '../src/core/predict/factors';

@@ -6,8 +6,8 @@
  * and one row for each change that can be undone or redone.
  */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
-import { readHistory } from '../core/lure/record';
-import { migrateLure } from '../core/lure/migrate';
+import { readHistory } from '../core/files/record';
+import { migrateLure } from '../core/files/migrate';
 import { plainDataProblem } from '../core/plain-data';
 import { StorageError } from './failure';
 import { rowsOf } from './lure-rows';

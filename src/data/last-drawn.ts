@@ -5,7 +5,7 @@
  */
 import * as z from 'zod/mini';
 import { lureSchema, type Lure } from '../core/lure/lure';
-import { lureProblem } from '../core/lure/lure-problem';
+import { lureProblem } from '../core/files/lure-problem';
 import { settingsSchema, type Settings } from './settings';
 
 const KEY = 'mazurka last drawn';

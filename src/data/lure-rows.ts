@@ -1,6 +1,6 @@
 /** A lure with its history as rows of the database, and back. */
 import type { LureHistory } from '../core/lure/history';
-import { readHistory, type HistoryReading } from '../core/lure/record';
+import { readHistory, type HistoryReading } from '../core/files/record';
 import type { StoredChange, StoredLure, StoredVersions } from './stored';
 
 /** What a record says of itself beside the lure. */

@@ -7,11 +7,11 @@
 import * as z from 'zod/mini';
 import { performDeed, startHistory, type Deed, type DeedRefusal, type LureHistory } from '../core/lure/history';
 import { buildSchema, lureSchema, type Build, type Lure, type LureId } from '../core/lure/lure';
-import { lureProblem } from '../core/lure/lure-problem';
+import { lureProblem } from '../core/files/lure-problem';
 import { freeId } from '../core/lure/lure-id';
-import { salvage, type Salvaged } from '../core/lure/record';
+import { salvage, type Salvaged } from '../core/files/record';
 import { structureProblem } from '../core/lure/structure';
-import { LURE_VERSION } from '../core/lure/migrate';
+import { LURE_VERSION } from '../core/files/migrate';
 import { newBirth, type MazurkaDatabase } from './database';
 import { shelfEntryOf, type ShelfEntry, type StoredLure } from './stored';
 import { StorageError } from './failure';

@@ -1,6 +1,6 @@
 /** The user's own rules about hooks: a small table. */
 import { liveQuery } from 'dexie';
-import { hookRuleSchema, type HookRule } from '../core/lure/hook-rule';
+import { hookRuleSchema, type HookRule } from '../core/judgement/hook-rule';
 import type { MazurkaDatabase } from './database';
 import { StorageError } from './failure';
 import { guarded, readable, type Stored } from './guarded';

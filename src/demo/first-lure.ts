@@ -1,5 +1,5 @@
 /** The lure a newcomer sees first; the rest of the scenario loads behind it. */
-import { lureFileSchema } from '../core/lure/lure-file';
+import { lureFileSchema } from '../core/files/lure-file';
 import type { Lure } from '../core/lure/lure';
 import hovnaLantern from './lures/hovna-lantern.json';
 

@@ -4,7 +4,7 @@
  */
 import * as z from 'zod/mini';
 import { shortText } from '../core/schema';
-import { lureFileSchema } from '../core/lure/lure-file';
+import { lureFileSchema } from '../core/files/lure-file';
 import type { Lure } from '../core/lure/lure';
 import raw from './scenario.json';
 import { FIRST_LURE } from './first-lure';

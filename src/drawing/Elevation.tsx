@@ -1,11 +1,11 @@
 'use client';
 
 import { memo, useLayoutEffect, useMemo, useRef, type ReactNode, type RefObject } from 'react';
-import type { Finding } from '../core/lure/finding';
-import type { Layout } from '../core/lure/layout';
+import type { Finding } from '../core/judgement/finding';
+import type { Layout } from '../core/geometry/layout';
 import type { Build } from '../core/lure/lure';
 import { showLength, type UnitSystem } from '../core/units/write';
-import { poseOf } from '../core/lure/placed';
+import { poseOf } from '../core/geometry/placed';
 import { drawElevation, linePose, type DrawnThing, type PagePose, type Pick } from './drawn-things';
 import { paintThings } from './paint-canvas';
 import { Rule } from './Rule';

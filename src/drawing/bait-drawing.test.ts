@@ -1,13 +1,13 @@
-import { poseOf } from '../core/lure/placed';
+import { poseOf } from '../core/geometry/placed';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bentAt, demoLure, edited, itemId, on, part, plainBait, plainBuzz } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart } from '../core/lure/editing';
-import { layOut } from '../core/lure/layout';
+import { layOut } from '../core/geometry/layout';
 import type { ItemState } from '../core/parts/part';
 import type { Lure } from '../core/lure/lure';
-import { pointOn } from '../core/lure/wire-path';
+import { pointOn } from '../core/carriers/wire-path';
 import { partsOfKind } from '../core/parts/catalogue';
 import { headShapes } from './bait-shapes';
 import { bentEndShapes, leadPaths } from './bent-wire';

@@ -1,5 +1,5 @@
 /** Clevises with one leg on the wire: open, leaning off it, their blade hanging from the bow. */
-import type { Layout } from '../core/lure/layout';
+import type { Layout } from '../core/geometry/layout';
 import { childrenOf, type Build } from '../core/lure/lure';
 import { faceOnShapes } from './blade-mesh';
 import { darker } from './colour';

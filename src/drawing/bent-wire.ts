@@ -1,6 +1,6 @@
 /** A bent wire from the side, in millimetres: its lead, its open end, and wire as metal. */
 import type { WireEnd } from '../core/parts/wire-form';
-import type { WirePath } from '../core/lure/wire-path';
+import type { WirePath } from '../core/carriers/wire-path';
 import { darker, lighter } from './colour';
 import { polyline, type Point } from './path';
 import type { Shape } from './shape';

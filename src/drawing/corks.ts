@@ -1,6 +1,6 @@
 /** Corks on the points of hooks that came on early. */
 import { hookLimb } from '../core/parts/hook-form';
-import type { Layout } from '../core/lure/layout';
+import type { Layout } from '../core/geometry/layout';
 import type { ItemId } from '../core/lure/lure';
 import { linePose, type DrawnThing } from './drawn-things';
 import { limbSides } from './part-shapes';

@@ -4,8 +4,8 @@
  */
 import { stateOf } from '../core/lure/item-state';
 import type { Item } from '../core/lure/lure';
-import { outsideRadius } from '../core/lure/outside-radius';
-import { walkWire } from '../core/lure/wire-path';
+import { outsideRadius } from '../core/geometry/outside-radius';
+import { walkWire } from '../core/carriers/wire-path';
 import { radiusProfile, type BoredPart } from '../core/parts/bored';
 import type { Part, PartKind, PartOf } from '../core/parts/part';
 import { skirtForm } from '../core/parts/skirt-form';

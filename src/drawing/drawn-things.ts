@@ -1,7 +1,7 @@
 /** The side elevation of a build as shapes: everything but the turning blades and their clevises, which move. */
 import { eyeLengthM } from '../core/parts/hook-form';
 import { isBored } from '../core/parts/bored';
-import type { LaidCarrier, Layout } from '../core/lure/layout';
+import type { LaidCarrier, Layout } from '../core/geometry/layout';
 import {
   carrierOfLine,
   lineKind,
@@ -12,7 +12,7 @@ import {
   type PlacedEntry,
   type PlacedOff,
   type Span,
-} from '../core/lure/placed';
+} from '../core/geometry/placed';
 import {
   childrenOf,
   FIRST_CARRIER,
@@ -25,8 +25,8 @@ import {
   type ItemId,
   type Spot,
 } from '../core/lure/lure';
-import { carrierRoom, wireEnd } from '../core/lure/carriers/carrier';
-import { spinSeats } from '../core/lure/spin-seats';
+import { carrierRoom, wireEnd } from '../core/carriers/carrier';
+import { spinSeats } from '../core/geometry/seats';
 import type { Part } from '../core/parts/part';
 import { darker, lighter } from './colour';
 import { drawnKind, type Depth, type Piece } from './drawn-kinds';

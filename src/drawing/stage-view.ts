@@ -1,7 +1,7 @@
 /** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
-import { poseOf } from '../core/lure/placed';
-import type { Layout } from '../core/lure/layout';
-import { pointOn } from '../core/lure/wire-path';
+import { poseOf } from '../core/geometry/placed';
+import type { Layout } from '../core/geometry/layout';
+import { pointOn } from '../core/carriers/wire-path';
 import type { Motion } from './motion';
 
 export interface StageScale {

@@ -1,12 +1,12 @@
 /** The lure as it stands after a step of making, with what the step put on marked. */
-import { carrierRoom } from '../core/lure/carriers/carrier';
+import { carrierRoom } from '../core/carriers/carrier';
 import { hookLimb } from '../core/parts/hook-form';
-import { outsideRadius } from '../core/lure/outside-radius';
+import { outsideRadius } from '../core/geometry/outside-radius';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
-import type { Layout } from '../core/lure/layout';
-import { poseOf, type Line, type PlacedEnd } from '../core/lure/placed';
-import { skirtOn } from '../core/lure/skirt-on';
-import { pointOn } from '../core/lure/wire-path';
+import type { Layout } from '../core/geometry/layout';
+import { poseOf, type Line, type PlacedEnd } from '../core/geometry/placed';
+import { skirtOn } from '../core/geometry/skirt-on';
+import { pointOn } from '../core/carriers/wire-path';
 import type { MakeStep } from '../core/make/plan';
 import type { Workpiece } from '../core/make/workpiece';
 import { begunClevises } from './begun-clevis';

@@ -1,7 +1,7 @@
 /** A lure painted once, its blades stopped half round: for lists, for laying one version over another. */
-import { layOut, type Layout } from '../core/lure/layout';
+import { layOut, type Layout } from '../core/geometry/layout';
 import type { Build } from '../core/lure/lure';
-import { deltaSeats, filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { deltaSeats, filmSeats, spinSeats } from '../core/geometry/seats';
 import { drawElevation, linePose, type DrawnThing } from './drawn-things';
 import { motionsOf, type Motion } from './motion';
 import { paintThings, traceThings } from './paint-canvas';

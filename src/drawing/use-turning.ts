@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
-import type { Layout } from '../core/lure/layout';
+import type { Layout } from '../core/geometry/layout';
 import { linePose } from './drawn-things';
 import type { Motion } from './motion';
 import type { PixelBox, StageView } from './stage-view';

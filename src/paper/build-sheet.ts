@@ -2,8 +2,8 @@
  * The build sheet: one page with the lure at its true size, a bar to check the printer by, the parts, the lengths, the order
  * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
  */
-import { wireOfCut, type CutLength } from '../core/lure/lengths';
-import type { Layout } from '../core/lure/layout';
+import { wireOfCut, type CutLength } from '../core/lengths/lengths';
+import type { Layout } from '../core/geometry/layout';
 import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
 import { carriersOf } from '../core/lure/strung';
 import { closingChecks } from '../core/make/closing-checks';

@@ -1,7 +1,7 @@
 /** The card of one piece: A6, its number, the lure at true size where it fits, what it is made of, and the code that opens it. */
 import { PATTERNS } from '../core/parts/blade-pattern';
-import { layOut } from '../core/lure/layout';
-import { lureMass } from '../core/lure/mass';
+import { layOut } from '../core/geometry/layout';
+import { lureMass } from '../core/lengths/mass';
 import type { Run } from '../core/make/run';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
 import { HOOK_POINTS, LEAD } from '../words/caution-words';

@@ -2,14 +2,14 @@
  * A lure in ink at its own size: outlines and pale tones, for paper. The blade is laid back along the wire and seen face
  * on, so that its length and what it clears can be measured off the page.
  */
-import { poseOf } from '../core/lure/placed';
+import { poseOf } from '../core/geometry/placed';
 import { PATTERNS, FILM_LOBE } from '../core/parts/blade-pattern';
 import { filmLobe, outlineRim } from '../core/parts/outline';
-import { outsideRadius } from '../core/lure/outside-radius';
-import { pointOn } from '../core/lure/wire-path';
-import type { Layout } from '../core/lure/layout';
+import { outsideRadius } from '../core/geometry/outside-radius';
+import { pointOn } from '../core/carriers/wire-path';
+import type { Layout } from '../core/geometry/layout';
 import type { Build } from '../core/lure/lure';
-import { deltaSeats, filmSeats, spinSeats } from '../core/lure/spin-seats';
+import { deltaSeats, filmSeats, spinSeats } from '../core/geometry/seats';
 import { darker, lighter } from '../drawing/colour';
 import { deltaFlat } from '../drawing/bait-shapes';
 import { drawElevation, linePose, type PagePose } from '../drawing/drawn-things';

@@ -3,13 +3,13 @@
  * its bend allowance; the form it takes; and the bar that shows whether the printer kept the size. Everything is lines and
  * words in millimetres, x right and y down; the page, the SVG, the PDF and the DXF are made from the same ones.
  */
-import { wireEnd } from '../core/lure/carriers/carrier';
+import { wireEnd } from '../core/carriers/carrier';
 import type { WireEnd } from '../core/parts/wire-form';
-import { wireStretches } from '../core/lure/bend-marks';
-import { wireCut } from '../core/lure/lengths';
-import type { Layout } from '../core/lure/layout';
+import { wireStretches } from '../core/lengths/bend-marks';
+import { wireCut } from '../core/lengths/lengths';
+import type { Layout } from '../core/geometry/layout';
 import type { Lure } from '../core/lure/lure';
-import { pointOn } from '../core/lure/wire-path';
+import { pointOn } from '../core/carriers/wire-path';
 import { showLengthBoth, type UnitSystem } from '../core/units/write';
 import { polyline, type Point } from '../drawing/path';
 import { termWords } from '../words/length-words';

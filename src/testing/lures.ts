@@ -2,7 +2,7 @@
 import { findPart } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
 import type { Section } from '@/core/parts/wire-form';
-import { startLure } from '@/core/family/families';
+import { startLure } from '@/core/judgement/families/families';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { seatPart, strandIndexes, threadParts } from '@/core/lure/editing';
 import { carrierIdSchema, itemIdSchema, lureIdSchema, type ItemId, type Lure, type Seat } from '@/core/lure/lure';

@@ -64,11 +64,11 @@ describe('a kind of part that is new', () => {
   }, 180_000);
 });
 
-const CARRIER = resolve(ROOT, 'src/core/lure/carriers/carrier.ts');
+const CARRIER = resolve(ROOT, 'src/core/carriers/carrier.ts');
 const SHANK = `
 import * as z from 'zod/mini';
-import { wireSchema } from '../../parts/kinds/wire';
-import { wireEndSchema } from '../../parts/wire-form';
+import { wireSchema } from '../parts/kinds/wire';
+import { wireEndSchema } from '../parts/wire-form';
 export const shankSchema = z.strictObject({ kind: z.literal('shank'), wire: wireSchema, tail: wireEndSchema });
 `;
 
@@ -83,9 +83,9 @@ describe('a kind of carrier that is new', () => {
       filesWithFaults(
         new Map([
           [CARRIER, added],
-          [resolve(ROOT, 'src/core/lure/carriers/shank.ts'), SHANK],
+          [resolve(ROOT, 'src/core/carriers/shank.ts'), SHANK],
         ]),
       ),
-    ).toEqual(['src/core/lure/carriers/carrier.ts', 'src/places/bench/WireFields.tsx', 'src/words/carrier-words.ts']);
+    ).toEqual(['src/core/carriers/carrier.ts', 'src/places/bench/WireFields.tsx', 'src/words/carrier-words.ts']);
   }, 180_000);
 });

@@ -1,6 +1,6 @@
 /** What there is to say of bent wires, heads, skirts, trailers and buzz blades. */
 import { never } from '../core/never';
-import type { Finding } from '../core/lure/finding';
+import type { Finding } from '../core/judgement/finding';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
 

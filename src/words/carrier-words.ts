@@ -1,5 +1,5 @@
 /** What the carriers and their ends are called. A kind that is missing here is a type error. */
-import type { CarrierKind } from '../core/lure/carriers/carrier';
+import type { CarrierKind } from '../core/carriers/carrier';
 
 export interface CarrierWords {
   /** Its ends and line tie on the string. */

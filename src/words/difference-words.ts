@@ -1,6 +1,6 @@
 /** What two versions of a lure differ in, in sentences. */
 import { never } from '../core/never';
-import type { Difference } from '../core/lure/difference';
+import type { Difference } from '../core/costs/difference';
 import type { UnitSystem } from '../core/units/write';
 import { partLine, partTitle, stateWords } from './part-words';
 

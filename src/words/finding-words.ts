@@ -1,11 +1,11 @@
 /** Findings, repairs, refusals and costs as sentences. */
 import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
-import type { Cost } from '../core/lure/cost';
-import type { Finding, Repair } from '../core/lure/finding';
+import type { Cost } from '../core/costs/cost';
+import type { Finding, Repair } from '../core/judgement/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
-import type { HookRule } from '../core/lure/hook-rule';
+import type { HookRule } from '../core/judgement/hook-rule';
 import { degrees } from './angle-words';
 import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';

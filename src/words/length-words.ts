@@ -1,7 +1,7 @@
 /** The terms of a cut length in words. */
 import { never } from '../core/never';
-import type { CutLength } from '../core/lure/lengths';
-import type { LengthTerm } from '../core/lure/length-term';
+import type { CutLength } from '../core/lengths/lengths';
+import type { LengthTerm } from '../core/carriers/length-term';
 import { degrees } from './angle-words';
 import { showLength, type UnitSystem } from '../core/units/write';
 

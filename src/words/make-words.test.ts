@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anyDressedLure } from '@/testing/any-lure';
 import { bait, demoLure, edited, itemId, on, part, plainBait, plainSpinner, spinner, TAIL } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
-import { findings } from '../core/lure/findings';
+import { findings } from '../core/judgement/findings';
 import { seatPart, threadParts } from '../core/lure/editing';
 import type { ItemState } from '../core/parts/part';
 import type { Build, Lure } from '../core/lure/lure';

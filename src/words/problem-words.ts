@@ -1,6 +1,6 @@
 /** What was wrong with what someone typed or opened, and what would be right. */
 import { never } from '../core/never';
-import type { LureFileProblem } from '../core/lure/lure-file';
+import type { LureFileProblem } from '../core/files/lure-file';
 import type { PartsFileProblem } from '../core/parts/parts-file';
 import { UNITS, type QuantityKind } from '../core/units/quantity';
 import type { ReadingProblem } from '../core/units/read';

@@ -1,7 +1,7 @@
 /** How a lure rides, in words and figures: each output with its band, one sentence of why, what moves it and what is unsure. */
 import { never } from '../core/never';
 import { GRAVITY_MPS2 } from '../core/hydro/water';
-import type { ArmOutcome } from '../core/lure/arm';
+import type { ArmOutcome } from '../core/in-water/arm';
 import { itemOf, type Build } from '../core/lure/lure';
 import type { Factor, SharedKey } from '../core/predict/factors';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';

@@ -1,6 +1,6 @@
 /** The spin of a blade in words: what it does, why, and what would make it surer. */
 import { never } from '../core/never';
-import type { BladeState } from '../core/lure/bearing';
+import type { BladeState } from '../core/in-water/bearing';
 import { chanceOfTurning } from '../core/predict/keeping';
 import type { BladePrediction } from '../core/predict/spin';
 import type { Stall } from '../core/predict/stalls';

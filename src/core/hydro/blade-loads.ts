@@ -1,6 +1,6 @@
 /** What the water and the turning do to one blade at a spread and a rate: the sums of spin.ts, in its symbols. */
 import type { BladeStrips } from '../parts/outline';
-import { findRoot } from './root';
+import { findRoot } from '../root';
 
 export interface SpinCoefficients {
   /** Set angle ψ of the chord, rad. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bait, edited, itemId, part, plainBait, plainBuzz } from '@/testing/lures';
-import { swivelBearing } from '../lure/bearing';
+import { swivelBearing } from '../in-water/bearing';
 import type { Lure } from '../lure/lure';
 import { partsOfKind } from '../parts/catalogue';
 import { predictSpin } from '../predict/spin';

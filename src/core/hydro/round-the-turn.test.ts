@@ -7,7 +7,7 @@ import { partsOfKind } from '../parts/catalogue';
 import { bladeStrips } from '../parts/outline';
 import { takeOff, threadParts } from '../lure/editing';
 import type { Lure } from '../lure/lure';
-import { spinners } from '../lure/spin-seats';
+import { spinners } from '../in-water/spinners';
 import { keptAt } from '../predict/keeping';
 import { turnAll } from '../predict/turned';
 import { doesTurn, predictSpin } from '../predict/spin';

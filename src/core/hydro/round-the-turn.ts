@@ -19,7 +19,7 @@
  */
 import type { BladeStrips } from '../parts/outline';
 import { addedMass } from './added-mass';
-import { findRoot } from './root';
+import { findRoot } from '../root';
 import { FOR_ANSWER, MAX_SPEED_MPS, restTorques, steadySolver, type SpinOutcome, type Turning } from './spin';
 import type { Bearing, SpinBlade } from './blade-loads';
 import calibrated from './spin-coefficients.json';

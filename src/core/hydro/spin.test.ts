@@ -5,7 +5,7 @@ import { slowSpin } from '@/testing/slow-spin';
 import { BLADE_PATTERNS, PATTERNS } from '../parts/blade-pattern';
 import { partsOfKind } from '../parts/catalogue';
 import { bladeStrips, planArea } from '../parts/outline';
-import { findRoot } from './root';
+import { findRoot } from '../root';
 import { meanSpin } from './round-the-turn';
 import { steadySpin, type Turning } from './spin';
 import { GOOD_CLEVIS_BEARING, type Bearing, type SpinBlade } from './blade-loads';

@@ -19,7 +19,7 @@
  * start from rest. Source: the project's model note, docs/model.md; coefficients by `npm run calibrate`.
  */
 import { BladeLoads, MAX_SPREAD_RAD, type Bearing, type Loads, type SpinBlade } from './blade-loads';
-import { findRoot } from './root';
+import { findRoot } from '../root';
 import { scanOf, type ScanPoint, type TipRatioScan } from './spin-scan';
 
 export interface Turning {

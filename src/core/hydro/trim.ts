@@ -18,9 +18,9 @@
  *
  * All of it is linear in the areas and weights, so a lure is fifteen sums (`sumsOf`), worked out once for all speeds.
  * In the horizontal plane the same holds without weights: θ is then the yaw (`yawOf`).
- * Source: sums over slender bodies as in any text on towed bodies; coefficients in lure/bodies.ts.
+ * Source: sums over slender bodies as in any text on towed bodies; coefficients in in-water/bodies.ts.
  */
-import { findRoot } from './root';
+import { findRoot } from '../root';
 import { GRAVITY_MPS2 } from './water';
 
 export interface TrimBody {

@@ -5,16 +5,16 @@ import { refusalWords } from '../../words/refusal-words';
 import { costWords } from '../../words/finding-words';
 import { partsOfKind } from '../parts/catalogue';
 import type { PartKind } from '../parts/part';
-import { costOfChange } from './cost';
+import { costOfChange } from '../costs/cost';
 import { applyEdits } from './edit';
 import { seatPart, takeOff, threadParts } from './editing';
 import { usualState } from './item-state';
-import { layOut } from './layout';
-import { poseOf } from './placed';
-import { cutLengths } from './lengths';
+import { layOut } from '../geometry/layout';
+import { poseOf } from '../geometry/placed';
+import { cutLengths } from '../lengths/lengths';
 import { howSchema, type Item, type Lure } from './lure';
 import type { How } from '../parts/kinds/room';
-import { lureMass } from './mass';
+import { lureMass } from '../lengths/mass';
 import { canSitOn, canThread } from './structure';
 
 const put = (lure: Lure, id: string, seat: Parameters<typeof seatPart>[2]) =>

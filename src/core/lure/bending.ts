@@ -1,7 +1,7 @@
 /** The edits behind what a builder does to a bent wire: bend, straighten, put a bend in, take one out. */
 import type { Section } from '../parts/wire-form';
 import type { Edit } from './edit';
-import type { BentWire } from './carriers/bent-wire';
+import type { BentWire } from '../carriers/bent-wire';
 
 type Bend = Extract<Section, { section: 'bend' }>;
 

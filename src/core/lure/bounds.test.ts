@@ -8,8 +8,8 @@ import type { Edit } from './edit';
 import { threadParts } from './editing';
 import { HISTORY_CHARACTERS, performDeed, startHistory, type LureHistory } from './history';
 import { DEEPEST, type Build, type Item, type Lure } from './lure';
-import { LURE_FILE_MAX_BYTES, readLureFile, writeLureFile } from './lure-file';
-import { readHistory, salvage } from './record';
+import { LURE_FILE_MAX_BYTES, readLureFile, writeLureFile } from '../files/lure-file';
+import { readHistory, salvage } from '../files/record';
 import { MOST_LURE_CHARACTERS } from './size';
 import { structureProblem } from './structure';
 

@@ -32,8 +32,8 @@ import {
   type Lure,
   type StrandEntry,
 } from './lure';
-import { bentWireSchema } from './carriers/bent-wire';
-import { carrierSchema, type Carrier } from './carriers/carrier';
+import { bentWireSchema } from '../carriers/bent-wire';
+import { carrierSchema, type Carrier } from '../carriers/carrier';
 import { carriersOf } from './strung';
 import { sizeProblem } from './size';
 import { structureProblem, type Refusal } from './structure';

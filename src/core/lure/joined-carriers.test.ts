@@ -10,16 +10,16 @@ import { wakeDeficit } from '../hydro/wake';
 import { rides } from '../predict/ride';
 import { turnAll } from '../predict/turned';
 import type { Part } from '../parts/part';
-import { bodiesOf } from './bodies';
-import { CARRIERS, carrierRoom, type Carrier } from './carriers/carrier';
-import type { CarrierRoom } from './carriers/room';
-import { straightWireRoom, type StraightWire } from './carriers/straight-wire';
+import { bodiesOf } from '../in-water/bodies';
+import { CARRIERS, carrierRoom, type Carrier } from '../carriers/carrier';
+import type { CarrierRoom } from '../carriers/room';
+import { straightWireRoom, type StraightWire } from '../carriers/straight-wire';
 import { applyEdits, type Edit } from './edit';
 import { threadParts } from './editing';
-import { findings } from './findings';
+import { findings } from '../judgement/findings';
 import { usualState } from './item-state';
-import { layOut, type Layout } from './layout';
-import { readLureFile, writeLureFile } from './lure-file';
+import { layOut, type Layout } from '../geometry/layout';
+import { readLureFile, writeLureFile } from '../files/lure-file';
 import {
   carrierIdSchema,
   FIRST_CARRIER,
@@ -32,12 +32,12 @@ import {
   type Seat,
   type StrandEntry,
 } from './lure';
-import { lureMass } from './mass';
-import { salvage } from './record';
-import { spinners } from './spin-seats';
+import { lureMass } from '../lengths/mass';
+import { salvage } from '../files/record';
+import { spinners } from '../in-water/spinners';
 import { structureProblem } from './structure';
 import { carriersOf, hangingOn } from './strung';
-import { pointOn } from './wire-path';
+import { pointOn } from '../carriers/wire-path';
 
 function fail(message: string): never {
   throw new Error(message);

@@ -9,7 +9,7 @@ import { daySchema, noteText, shortText } from '../schema';
 import { partSchema, stateSchema } from '../parts/part';
 import { HOWS } from '../parts/kinds/room';
 import type { WireEnd } from '../parts/wire-form';
-import { carrierSchema } from './carriers/carrier';
+import { carrierSchema } from '../carriers/carrier';
 
 export const itemIdSchema = z
   .string()

@@ -21,10 +21,10 @@ import { measureFaults } from '../parts/measure-faults';
 import type { Part } from '../parts/part';
 import { predict } from '../predict/predict';
 import type { Edit } from './edit';
-import { findings } from './findings';
+import { findings } from '../judgement/findings';
 import { performDeed, startHistory } from './history';
-import { layOut } from './layout';
-import { cutLengths } from './lengths';
+import { layOut } from '../geometry/layout';
+import { cutLengths } from '../lengths/lengths';
 import type { Lure } from './lure';
 
 const sound = plainSpinner();

@@ -3,7 +3,7 @@
  */
 import type { Holds, Port, How } from '../parts/kinds/room';
 import { portsOf, type PartKind } from '../parts/part';
-import { carrierRoom, type Carrier } from './carriers/carrier';
+import { carrierRoom, type Carrier } from '../carriers/carrier';
 import { carrierOfItem, carriersOf, carrierWith, holderOfJoint } from './strung';
 import { usualState } from './item-state';
 import {

@@ -1,5 +1,5 @@
 /** The carriers of a build, each with what is threaded on it. */
-import type { Carrier } from './carriers/carrier';
+import type { Carrier } from '../carriers/carrier';
 import {
   childrenOf,
   FIRST_CARRIER,

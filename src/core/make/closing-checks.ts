@@ -1,6 +1,6 @@
 /** What is looked over once all steps are done, each with what the Bench found about it. */
-import { carrierRoom } from '../lure/carriers/carrier';
-import type { Finding } from '../lure/finding';
+import { carrierRoom } from '../carriers/carrier';
+import type { Finding } from '../judgement/finding';
 import type { Build, ItemId } from '../lure/lure';
 import type { Part, PartKind } from '../parts/part';
 

@@ -1,4 +1,4 @@
-import type { CutLength } from '../lure/lengths';
+import type { CutLength } from '../lengths/lengths';
 import type { ItemId } from '../lure/lure';
 import type { Amount } from './operation';
 

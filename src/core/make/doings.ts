@@ -2,7 +2,7 @@
 import { strandIndexes, legsTogether } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../lure/lure';
-import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../carriers/carrier';
 import type { Doing } from './doing';
 import { placeOf, type Goal } from './goal';
 import { heldInLoop } from './wire-operations';

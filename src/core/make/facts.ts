@@ -1,5 +1,5 @@
 /** Facts as operations state them. */
-import { carrierRoom } from '../lure/carriers/carrier';
+import { carrierRoom } from '../carriers/carrier';
 import type { Item, ItemId } from '../lure/lure';
 import type { Goal } from './goal';
 import type { About, Fact, Facts } from './operation';

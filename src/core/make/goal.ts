@@ -1,7 +1,7 @@
 /** What is to be made, and from which side. */
-import { cutLengths, type CutLength } from '../lure/lengths';
-import { layOut, type Layout } from '../lure/layout';
-import { stackedPairs } from '../lure/stacking';
+import { cutLengths, type CutLength } from '../lengths/lengths';
+import { layOut, type Layout } from '../geometry/layout';
+import { stackedPairs } from '../geometry/stacking';
 import type { Build, End, ItemId } from '../lure/lure';
 
 /** What is to be made, with all that an operation asks of it worked out once. */

@@ -1,6 +1,6 @@
 /** What has to lie on the table before the first step. */
-import { carrierRoom } from '../lure/carriers/carrier';
-import { cutLengths } from '../lure/lengths';
+import { carrierRoom } from '../carriers/carrier';
+import { cutLengths } from '../lengths/lengths';
 import { itemOf, type Build, type Item, type ItemId } from '../lure/lure';
 import type { Part } from '../parts/part';
 import type { Supply, Tool } from './operation';

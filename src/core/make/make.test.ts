@@ -5,7 +5,7 @@ import { demoLure, edited, itemId, on, part, plainBait, plainBuzz, plainSpinner,
 import { afterDoing, atFirst, countCost, everyOrder } from '@/testing/slow-order';
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart, threadParts } from '../lure/editing';
-import { findings } from '../lure/findings';
+import { findings } from '../judgement/findings';
 import type { Build, Lure } from '../lure/lure';
 import { closingChecks } from './closing-checks';
 import { doingsFor } from './doings';

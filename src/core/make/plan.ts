@@ -3,7 +3,7 @@
  * chance for, what to look at afterwards and how it could be undone. Derived from the build alone.
  */
 import type { Build, End, ItemId } from '../lure/lure';
-import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../carriers/carrier';
 import type { WireEnd } from '../parts/wire-form';
 import { doingId, itemsOf, type Doing } from './doing';
 import { closedEyes, doingsFor, inParts } from './doings';

@@ -1,5 +1,5 @@
 import { hookLimb } from '../parts/hook-form';
-import type { Layout } from '../lure/layout';
+import type { Layout } from '../geometry/layout';
 import type { ItemId } from '../lure/lure';
 
 /**

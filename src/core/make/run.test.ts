@@ -6,7 +6,7 @@ import { afterDoing, atFirst } from '@/testing/slow-order';
 import { fingerWords } from '@/words/finger-words';
 import { stepWords } from '@/words/make-words';
 import { threadParts } from '../lure/editing';
-import { cutLengths } from '../lure/lengths';
+import { cutLengths } from '../lengths/lengths';
 import { showLength } from '../units/write';
 import { inFingers } from '../units/finger-spans';
 import { goalOf } from './goal';

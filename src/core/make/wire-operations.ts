@@ -1,6 +1,6 @@
 /** Operations on the wire itself: cut, bent, taken ready made, its ends formed. */
 import { childrenOf, type End, type ItemId } from '../lure/lure';
-import { carrierRoom, wireEnd } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd } from '../carriers/carrier';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { leadIn, pointsIn } from './hazards';

@@ -4,9 +4,9 @@
  */
 import type { WireEnd } from '../parts/wire-form';
 import { roomOf, type ItemState } from '../parts/part';
-import { layOut } from '../lure/layout';
+import { layOut } from '../geometry/layout';
 import { itemOf, type Build, type End, type Item, type ItemId, type StrandEntry } from '../lure/lure';
-import { carrierRoom, wireEnd, type Carrier } from '../lure/carriers/carrier';
+import { carrierRoom, wireEnd, type Carrier } from '../carriers/carrier';
 import type { Goal } from './goal';
 
 export interface Workpiece {

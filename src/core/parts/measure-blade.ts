@@ -2,7 +2,7 @@
  * A blade from caliper and scale. Length, width and the hole are measured; of thickness, crown and mass any one may be
  * left out and follows from the others through sheet area × thickness × density. With all three there is a check instead.
  */
-import { findRoot } from '../hydro/root';
+import { findRoot } from '../root';
 import { PATTERNS, type BladePattern } from './blade-pattern';
 import { densityOf, type MaterialId } from './material';
 import { sheetArea, type BladeShape } from './outline';

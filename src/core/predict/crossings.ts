@@ -2,7 +2,7 @@
  * Speeds at which a lure's forces come into balance: at which it falls on slack line, at which its line lifts it to the
  * surface, at which a buzzbait planes. Between the speeds of GRID_MPS a blade's drag runs as a power of the speed.
  */
-import { findRoot } from '../hydro/root';
+import { findRoot } from '../root';
 import { MAX_SPEED_MPS } from '../hydro/spin';
 import { axialAt, trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';

@@ -2,7 +2,7 @@
  * The lightest head that holds a lure in a wanted depth at a wanted speed with its blades: its head, or on a lure without
  * one its weight, made heavier or lighter with all its lengths; and the lightest of the parts at hand that does it.
  */
-import { findRoot } from '../hydro/root';
+import { findRoot } from '../root';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { depthOf } from '../hydro/towed-line';
 import type { Water } from '../hydro/water';

@@ -8,7 +8,7 @@
 import { meanSolver, slowestKept, type Keeping, type Kept } from '../hydro/round-the-turn';
 import { FOR_BAND, MAX_SPEED_MPS } from '../hydro/spin';
 import type { Bearing, SpinBlade } from '../hydro/blade-loads';
-import type { Spinner } from '../lure/spin-seats';
+import type { Spinner } from '../in-water/spinners';
 import { HALF_WIDTHS_A_SIGMA, said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { coefficientsAt, movedBy, sharedAt, type Belief } from './factors';
 

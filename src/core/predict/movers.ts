@@ -1,5 +1,5 @@
 /** What moves each output of a lure most: what a builder or an angler has in hand, each made a tenth more, one at a time. */
-import { carrierRoom } from '../lure/carriers/carrier';
+import { carrierRoom } from '../carriers/carrier';
 import type { Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build, ItemId } from '../lure/lure';

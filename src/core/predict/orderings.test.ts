@@ -27,7 +27,7 @@ import { meanSpin, slowestKept, type Kept } from '../hydro/round-the-turn';
 import { aimOff } from '../hydro/tracking';
 import { LAKE_WATER, waterDensity } from '../hydro/water';
 import { seatPart } from '../lure/editing';
-import { lureMass } from '../lure/mass';
+import { lureMass } from '../lengths/mass';
 import { ballastOf, heavier, withPart } from '../lure/resized';
 import type { Lure } from '../lure/lure';
 import { BLADE_PATTERNS, type BladePattern } from '../parts/blade-pattern';

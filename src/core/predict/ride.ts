@@ -1,6 +1,6 @@
 /**
  * How a lure rides: how it shakes, hangs, leans and turns aside, how steeply its line leaves it, how deep it runs, to which
- * side it pulls. From its bodies (lure/bodies.ts), its arm (lure/arm.ts), what its blades do (spin.ts) and the line
+ * side it pulls. From its bodies (in-water/bodies.ts), its arm (in-water/arm.ts), what its blades do (spin.ts) and the line
  * (hydro/towed-line.ts). What is the same at every speed is laid ready once (riding.ts); a ride is then worked out for any
  * set of the shared coefficients (tuned.ts). A blade that does not turn trails and flutters.
  */
@@ -12,9 +12,9 @@ import { lineShapes, STEPS_FOR_BAND, type LinePull, type LineShape } from '../hy
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
 import { trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
 import type { Water } from '../hydro/water';
-import { SWIVEL_TORQUE_NM } from '../lure/bearing';
+import { SWIVEL_TORQUE_NM } from '../in-water/bearing';
 import type { Build, ItemId } from '../lure/lure';
-import { DRIVEN_AT } from '../lure/spin-seats';
+import { DRIVEN_AT } from '../in-water/spinners';
 import { bladePulls } from './blade-pull';
 import { ridingOf, type Riding } from './riding';
 import { axleCosines } from './inclined';

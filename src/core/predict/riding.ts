@@ -1,16 +1,16 @@
 /** What of a lure is the same at every speed and whatever its coefficients are: its bodies, its blades in their places, its arm. */
-import { lineKind, poseOf } from '../lure/placed';
+import { lineKind, poseOf } from '../geometry/placed';
 import type { Outfit } from '../hydro/outfit';
 import { KICK_SHARE } from '../hydro/kick';
 import { waterDensity, type Water } from '../hydro/water';
-import { armOf, type ArmOutcome } from '../lure/arm';
-import type { BladeState } from '../lure/bearing';
-import { bodiesOf, type Body } from '../lure/bodies';
-import { laidWith, layOut, type Layout } from '../lure/layout';
+import { armOf, type ArmOutcome } from '../in-water/arm';
+import type { BladeState } from '../in-water/bearing';
+import { bodiesOf, type Body } from '../in-water/bodies';
+import { laidWith, layOut, type Layout } from '../geometry/layout';
 import { itemOf, type Build, type ItemId } from '../lure/lure';
-import { planingAreas } from '../lure/planing-areas';
-import { spinners, type Spinner } from '../lure/spin-seats';
-import { pointOn } from '../lure/wire-path';
+import { planingAreas } from '../in-water/planing-areas';
+import { spinners, type Spinner } from '../in-water/spinners';
+import { pointOn } from '../carriers/wire-path';
 import { bladeArea } from '../parts/blade-area';
 import type { Part } from '../parts/part';
 

@@ -2,7 +2,7 @@
 import { slowestKept } from '../hydro/round-the-turn';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
-import type { BladeState } from '../lure/bearing';
+import type { BladeState } from '../in-water/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { coefficientsAt, type Belief } from './factors';
 import type { Said } from './band';

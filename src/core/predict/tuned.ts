@@ -3,7 +3,7 @@ import type { Arm } from '../hydro/arm-shake';
 import { fishingLine } from '../hydro/outfit';
 import type { FishingLine } from '../hydro/towed-line';
 import { sumsOf, type TrimSums } from '../hydro/trim';
-import type { ArmOutcome } from '../lure/arm';
+import type { ArmOutcome } from '../in-water/arm';
 import { oncePer } from '../once';
 import { AS_ESTIMATED, type Shared } from './factors';
 import type { Riding } from './riding';

@@ -3,7 +3,7 @@ import type { ReferenceCoefficients } from '../hydro/spin-blade';
 import { meanSolver, type MeanOutcome } from '../hydro/round-the-turn';
 import { FOR_ANSWER } from '../hydro/spin';
 import { wakeDeficit } from '../hydro/wake';
-import type { Spinner } from '../lure/spin-seats';
+import type { Spinner } from '../in-water/spinners';
 import { isLikelyKept } from './keeping';
 
 /** Too slow: it hangs, and does not turn. */

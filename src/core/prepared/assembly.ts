@@ -15,9 +15,9 @@ import {
   type End,
   type CarrierId,
 } from '../lure/lure';
-import { carrierRoom, type Carrier } from '../lure/carriers/carrier';
-import type { CarrierSpring } from '../lure/carriers/room';
-import type { LineKind } from '../lure/placed';
+import { carrierRoom, type Carrier } from '../carriers/carrier';
+import type { CarrierSpring } from '../carriers/room';
+import type { LineKind } from '../geometry/placed';
 import { carrierOfItem, carriersOf, type Strung } from '../lure/strung';
 
 /** An item that sits on something, and what sits on it. */

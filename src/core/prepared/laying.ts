@@ -1,18 +1,18 @@
 /**
- * Where everything of an assembly lies with these parts: what lure/layout.ts lays out, as numbers by slot that are written
+ * Where everything of an assembly lies with these parts: what geometry/layout.ts lays out, as numbers by slot that are written
  * over each time. Places along a line in metres from its origin; see layout.ts for the lines.
  */
 import { eyeLengthM } from '../parts/hook-form';
 import type { Bearing } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
-import { carrierRoom } from '../lure/carriers/carrier';
-import type { CarrierLines } from '../lure/carriers/room';
+import { carrierRoom } from '../carriers/carrier';
+import type { CarrierLines } from '../carriers/room';
 import { stateOf } from '../lure/item-state';
-import { AT_AXIS, hungBy } from '../lure/layout';
+import { AT_AXIS, hungBy } from '../geometry/layout';
 import type { CarrierId, Item } from '../lure/lure';
-import type { LineKind, PlacedEnd } from '../lure/placed';
-import { bearsAtTail, noseOf, tailOf } from '../lure/placed-ends';
-import { pointOn, type Pose, type WirePath } from '../lure/wire-path';
+import type { LineKind, PlacedEnd } from '../geometry/placed';
+import { bearsAtTail, noseOf, tailOf } from '../geometry/placed-ends';
+import { pointOn, type Pose, type WirePath } from '../carriers/wire-path';
 import type { AssembledCarrier, Assembly, Hanging, Reach } from './assembly';
 
 export interface Direction {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { LAKE_WATER } from '@/core/hydro/water';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import { stepItem, takeOff, threadParts } from '@/core/lure/editing';
-import { misfits, placeOf } from '@/core/lure/fit';
+import { misfits, placeOf } from '@/core/fits/fit';
 import { itemOf, type ItemId, type Lure } from '@/core/lure/lure';
 import { CATALOGUE, partsOfKind } from '@/core/parts/catalogue';
 import { PART_KINDS, type Part } from '@/core/parts/part';

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LAKE_WATER } from '@/core/hydro/water';
-import { restClearance } from '@/core/lure/clearance';
-import { layOut, trailingHooks } from '@/core/lure/layout';
+import { restClearance } from '@/core/geometry/clearance';
+import { layOut, trailingHooks } from '@/core/geometry/layout';
 import type { Lure } from '@/core/lure/lure';
-import { lureMass } from '@/core/lure/mass';
-import { placementEdits, type Placement } from '@/core/lure/placement';
-import { spinSeats } from '@/core/lure/spin-seats';
+import { lureMass } from '@/core/lengths/mass';
+import { placementEdits, type Placement } from '@/core/fits/placement';
+import { spinSeats } from '@/core/geometry/seats';
 import { CATALOGUE, partsOfKind } from '@/core/parts/catalogue';
 import type { PartKind } from '@/core/parts/part';
 import { nominalSpin } from '@/core/predict/spin';

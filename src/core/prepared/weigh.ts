@@ -1,11 +1,11 @@
 /** What each of many parts would do in a place: for choosing between them, so the coefficients stand as they are, no spread. */
 import type { Water } from '../hydro/water';
-import { restClearance } from '../lure/clearance';
+import { restClearance } from '../geometry/clearance';
 import { applyEdits } from '../lure/edit';
-import { layOut, trailingHooks } from '../lure/layout';
+import { layOut, trailingHooks } from '../geometry/layout';
 import type { Build, ItemId, Lure } from '../lure/lure';
-import { placementEdits, type Placement } from '../lure/placement';
-import { spinSeats } from '../lure/spin-seats';
+import { placementEdits, type Placement } from '../fits/placement';
+import { spinSeats } from '../geometry/seats';
 import type { Part } from '../parts/part';
 import { prepare, type Figures, type Prepared } from './prepared';
 

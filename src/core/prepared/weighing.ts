@@ -1,17 +1,17 @@
 /**
- * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what lure/bodies.ts and predict/tuned.ts
+ * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/tuned.ts
  * work out. Of a slot whose part stays and lies as long as before, mass and areas are kept.
  */
 import type { TrimSums } from '../hydro/trim';
 import { GRAVITY_MPS2 } from '../hydro/water';
-import { armCarrying, facedWaterKg, type ArmOutcome } from '../lure/arm';
-import { besidePath, carrierBodies, crookedBy, STRIP_MIDDLE, type Body } from '../lure/bodies';
-import { carrierRoom } from '../lure/carriers/carrier';
+import { armCarrying, facedWaterKg, type ArmOutcome } from '../in-water/arm';
+import { besidePath, carrierBodies, crookedBy, STRIP_MIDDLE, type Body } from '../in-water/bodies';
+import { carrierRoom } from '../carriers/carrier';
 import { stateOf } from '../lure/item-state';
-import { lockTerms, tubeTerms } from '../lure/lengths';
+import { lockTerms, tubeTerms } from '../lengths/lengths';
 import { FIRST_CARRIER, type Item } from '../lure/lure';
-import { lengthInLure } from '../lure/mass';
-import type { WirePath } from '../lure/wire-path';
+import { lengthInLure } from '../lengths/mass';
+import type { WirePath } from '../carriers/wire-path';
 import { oncePer } from '../once';
 import type { Blade } from '../parts/kinds/blade';
 import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
@@ -215,7 +215,7 @@ export class Weighing {
   /** Of each blade once. */
   private readonly facedKg = oncePer((blade: Blade) => facedWaterKg(blade, this.rho));
 
-  /** The arm with what sits on it, as lure/arm.ts has it. */
+  /** The arm with what sits on it, as in-water/arm.ts has it. */
   arm(laying: Laying, parts: readonly Part[]): ArmOutcome {
     const { rho } = this;
     const { spring, carriers, on, lines, isThreaded } = this.assembly;

@@ -4,10 +4,10 @@
  */
 import * as z from 'zod/mini';
 import '../../core/schema';
-import { hookRuleSchema } from '../../core/lure/hook-rule';
-import { LURE_VERSION } from '../../core/lure/migrate';
+import { hookRuleSchema } from '../../core/judgement/hook-rule';
+import { LURE_VERSION } from '../../core/files/migrate';
 import type { LureHistory } from '../../core/lure/history';
-import type { HookRule } from '../../core/lure/hook-rule';
+import type { HookRule } from '../../core/judgement/hook-rule';
 import type { Run } from '../../core/make/run';
 import type { Part } from '../../core/parts/part';
 import type { SetAside, StoredPhoto } from '../stored';

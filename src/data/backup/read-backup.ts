@@ -2,12 +2,12 @@
 import { strFromU8, Unzip, UnzipInflate, type UnzipFile } from 'fflate';
 import type * as z from 'zod/mini';
 import { plainDataProblem } from '../../core/plain-data';
-import { readHistory } from '../../core/lure/record';
-import { migrateLure } from '../../core/lure/migrate';
+import { readHistory } from '../../core/files/record';
+import { migrateLure } from '../../core/files/migrate';
 import { structureProblem } from '../../core/lure/structure';
 import { readPartsFile } from '../../core/parts/parts-file';
 import { runSchema } from '../../core/make/run';
-import type { HookRule } from '../../core/lure/hook-rule';
+import type { HookRule } from '../../core/judgement/hook-rule';
 import type { Part } from '../../core/parts/part';
 import type { SetAside, StoredPhoto } from '../stored';
 import { settingsSchema, type Settings } from '../settings';

@@ -5,8 +5,8 @@
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { writePartsFile } from '../../core/parts/parts-file';
 import { partSchema } from '../../core/parts/part';
-import { hookRuleSchema } from '../../core/lure/hook-rule';
-import { LURE_VERSION } from '../../core/lure/migrate';
+import { hookRuleSchema } from '../../core/judgement/hook-rule';
+import { LURE_VERSION } from '../../core/files/migrate';
 import { runSchema } from '../../core/make/run';
 import type { MazurkaDatabase } from '../database';
 import { historyOf, rawHistory } from '../lure-rows';

@@ -1,7 +1,7 @@
 /** What goes on behind a head: the skirt on its collar, the trailer on the hook, the twist that locks the skirt. */
 import { stateOf } from '../../core/lure/item-state';
 import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../../core/lure/lure';
-import { skirtOn } from '../../core/lure/skirt-on';
+import { skirtOn } from '../../core/geometry/skirt-on';
 import type { PartOf } from '../../core/parts/part';
 import { headShapes } from '../bait-shapes';
 import { wireStrokes } from '../bent-wire';

@@ -1,7 +1,7 @@
 /** Two clevises stacked on one wire, in the order of their own strand: which leg goes on when, one bow up, one down. */
 import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
 import type { Blade } from '../../core/parts/kinds/blade';
-import { layOut } from '../../core/lure/layout';
+import { layOut } from '../../core/geometry/layout';
 import { wireStrokes } from '../bent-wire';
 import { darker } from '../colour';
 import { faceOnShapes } from '../blade-mesh';

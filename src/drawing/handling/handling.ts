@@ -1,6 +1,6 @@
 /** Which handling a step is shown by: what words cannot tell, drawn from the step's own parts. */
 import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
-import { wireEnd } from '../../core/lure/carriers/carrier';
+import { wireEnd } from '../../core/carriers/carrier';
 import { goalOf } from '../../core/make/goal';
 import type { MakeStep } from '../../core/make/plan';
 import type { Part } from '../../core/parts/part';

@@ -1,8 +1,8 @@
 'use client';
 
 import { memo } from 'react';
-import type { Finding } from '@/core/lure/finding';
-import type { CutLength } from '@/core/lure/lengths';
+import type { Finding } from '@/core/judgement/finding';
+import type { CutLength } from '@/core/lengths/lengths';
 import type { Lure } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { FindingsPanel } from './FindingsPanel';

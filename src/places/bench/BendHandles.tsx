@@ -2,9 +2,9 @@
 
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { bendTo } from '@/core/lure/bending';
-import type { Layout } from '@/core/lure/layout';
+import type { Layout } from '@/core/geometry/layout';
 import type { Build } from '@/core/lure/lure';
-import type { PlacedSection } from '@/core/lure/wire-path';
+import type { PlacedSection } from '@/core/carriers/wire-path';
 import type { StageView } from '@/drawing/stage-view';
 import { degrees } from '@/words/angle-words';
 import { pick, showDraft, useBench } from './bench-state';

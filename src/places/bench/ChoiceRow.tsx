@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
-import { CLEAR_MARGIN_M } from '@/core/lure/clearance';
+import { CLEAR_MARGIN_M } from '@/core/geometry/clearance';
 import type { Effect } from '@/core/prepared/weigh';
 import { decimalText, pullInWeight, showLength, showMass, type UnitSystem } from '@/core/units/write';
 import { PartPortrait } from '@/drawing/PartPortrait';

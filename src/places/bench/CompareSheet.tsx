@@ -1,9 +1,9 @@
 'use client';
 
 import type { Lure } from '@/core/lure/lure';
-import { differences } from '@/core/lure/difference';
-import { layOut } from '@/core/lure/layout';
-import { lureMass } from '@/core/lure/mass';
+import { differences } from '@/core/costs/difference';
+import { layOut } from '@/core/geometry/layout';
+import { lureMass } from '@/core/lengths/mass';
 import { showLength, showMass, type UnitSystem } from '@/core/units/write';
 import { LurePicture } from '@/drawing/LurePicture';
 import { Sheet } from '@/ui/Sheet';

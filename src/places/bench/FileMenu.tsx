@@ -3,7 +3,7 @@
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { memo, useEffect, useRef, useState } from 'react';
-import { LURE_FILE_MAX_BYTES } from '@/core/lure/lure-file';
+import { LURE_FILE_MAX_BYTES } from '@/core/files/lure-file';
 import { Button } from '@/ui/Button';
 import { backupAge } from '@/words/backup-words';
 import { lureFileProblemWords } from '@/words/problem-words';

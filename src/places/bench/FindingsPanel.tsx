@@ -4,7 +4,7 @@ import Check from 'lucide-react/icons/check';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { useDeferredValue, useMemo } from 'react';
-import type { Finding } from '@/core/lure/finding';
+import type { Finding } from '@/core/judgement/finding';
 import { itemOf, type Build } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';

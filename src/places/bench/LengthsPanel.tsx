@@ -1,7 +1,7 @@
 'use client';
 
-import { wireOfCut, type CutLength } from '@/core/lure/lengths';
-import type { LengthTerm } from '@/core/lure/length-term';
+import { wireOfCut, type CutLength } from '@/core/lengths/lengths';
+import type { LengthTerm } from '@/core/carriers/length-term';
 import type { Build } from '@/core/lure/lure';
 import { showLength, showLengthBoth, type UnitSystem } from '@/core/units/write';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';

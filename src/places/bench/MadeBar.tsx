@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { costOfChange } from '@/core/lure/cost';
+import { costOfChange } from '@/core/costs/cost';
 import type { Lure, LureId } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { layOut } from '@/core/lure/layout';
+import { layOut } from '@/core/geometry/layout';
 import type { LureHistory } from '@/core/lure/history';
-import { lureMass } from '@/core/lure/mass';
-import { deltaSeats, filmSeats, spinSeats } from '@/core/lure/spin-seats';
+import { lureMass } from '@/core/lengths/mass';
+import { deltaSeats, filmSeats, spinSeats } from '@/core/geometry/seats';
 import { doesTurn, predictSpin, type SpinPrediction } from '@/core/predict/spin';
 import { showLengthBoth, showMass } from '@/core/units/write';
 import { Elevation } from '@/drawing/Elevation';

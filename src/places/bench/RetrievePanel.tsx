@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, useId } from 'react';
-import { BLADE_STATES, type BladeState } from '@/core/lure/bearing';
+import { BLADE_STATES, type BladeState } from '@/core/in-water/bearing';
 import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { itemOf, type Build } from '@/core/lure/lure';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type FormEvent } from 'react';
-import { hookRuleSchema, type HookRule } from '@/core/lure/hook-rule';
+import { hookRuleSchema, type HookRule } from '@/core/judgement/hook-rule';
 import { Button } from '@/ui/Button';
 import { PutBack } from '@/ui/PutBack';
 import { Sheet } from '@/ui/Sheet';

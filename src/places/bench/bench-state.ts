@@ -1,9 +1,9 @@
 /** What the bench shows, and the small changes to it that touch no lure. */
 import { create } from 'zustand';
-import type { BladeState } from '@/core/lure/bearing';
+import type { BladeState } from '@/core/in-water/bearing';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
-import type { HookRule } from '@/core/lure/hook-rule';
+import type { HookRule } from '@/core/judgement/hook-rule';
 import type { Lure } from '@/core/lure/lure';
 import type { Part } from '@/core/parts/part';
 import type { ShelfEntry } from '@/data/stored';

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { edited, itemId, part } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { takeOff, threadParts } from '@/core/lure/editing';
-import { writeLureFile } from '@/core/lure/lure-file';
+import { writeLureFile } from '@/core/files/lure-file';
 import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
 import { bendTo } from '@/core/lure/bending';

@@ -1,5 +1,5 @@
 import type { LureHistory } from '@/core/lure/history';
-import { writeLureFile } from '@/core/lure/lure-file';
+import { writeLureFile } from '@/core/files/lure-file';
 import { saveFile } from '@/ui/save-file';
 
 export function exportLure({ lure }: LureHistory) {

@@ -1,5 +1,5 @@
 /** The user's own parts and rules: taken in, put away, put back. */
-import type { HookRule } from '@/core/lure/hook-rule';
+import type { HookRule } from '@/core/judgement/hook-rule';
 import type { Part } from '@/core/parts/part';
 import { readPartsFile } from '@/core/parts/parts-file';
 import { partsFileProblemWords } from '@/words/problem-words';

@@ -1,7 +1,7 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
-import { carrierRoom } from '@/core/lure/carriers/carrier';
+import { carrierRoom } from '@/core/carriers/carrier';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
-import type { Placement } from '@/core/lure/placement';
+import type { Placement } from '@/core/fits/placement';
 import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
 import { childrenOf, howSchema, type Build, type Seat } from '@/core/lure/lure';
 import type { How } from '@/core/parts/kinds/room';

@@ -1,5 +1,5 @@
 /** Work that storage would not take, and records it can no longer read whole: found again, and put beside what is in order. */
-import { writeLureFile } from '@/core/lure/lure-file';
+import { writeLureFile } from '@/core/files/lure-file';
 import type { LureId } from '@/core/lure/lure';
 import type { DamagedRecord } from '@/data/lure-store';
 import { dropUnsaved, readUnsaved } from '@/data/unsaved';

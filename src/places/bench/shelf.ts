@@ -1,7 +1,7 @@
 /** Lures come and go: started, copied, taken in from a file, put away. */
-import { startLure } from '@/core/family/families';
+import { startLure } from '@/core/judgement/families/families';
 import type { Family, Lure, LureId } from '@/core/lure/lure';
-import { readLureFile, writeLureFile } from '@/core/lure/lure-file';
+import { readLureFile, writeLureFile } from '@/core/files/lure-file';
 import { idFromName } from '@/core/lure/lure-id';
 import { FAMILY_WORDS } from '@/words/family-words';
 import { lureFileProblemWords } from '@/words/problem-words';

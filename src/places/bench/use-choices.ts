@@ -2,8 +2,8 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { Water } from '@/core/hydro/water';
-import { isLoose, type Misfit } from '@/core/lure/fit';
-import { misfitsInPlace, partInPlace, type Placement } from '@/core/lure/placement';
+import { isLoose, type Misfit } from '@/core/fits/fit';
+import { misfitsInPlace, partInPlace, type Placement } from '@/core/fits/placement';
 import type { Lure } from '@/core/lure/lure';
 import { effectAt, type Effect } from '@/core/prepared/weigh';
 import type { Part, PartKind } from '@/core/parts/part';

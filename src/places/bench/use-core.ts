@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
-import type { BladeState } from '@/core/lure/bearing';
+import type { BladeState } from '@/core/in-water/bearing';
 import type { Build } from '@/core/lure/lure';
 import type { Part } from '@/core/parts/part';
 import type { HeadFound } from '@/core/predict/head-finder';

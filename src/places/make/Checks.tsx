@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Finding } from '@/core/lure/finding';
+import type { Finding } from '@/core/judgement/finding';
 import { closingChecks, type ClosingCheck } from '@/core/make/closing-checks';
 import { stepBack, type Run } from '@/core/make/run';
 import { stores } from '@/data/stores';
@@ -122,7 +122,7 @@ function useFindings(run: Run): readonly Finding[] | null {
   useEffect(() => {
     let isHere = true;
     const stop = stores().rules.watch((rules) => {
-      void Promise.all([import('@/core/lure/findings'), stores().lures.read(run.lureId)]).then(
+      void Promise.all([import('@/core/judgement/findings'), stores().lures.read(run.lureId)]).then(
         ([{ findings, USUAL_CONTEXT }, read]) => {
           const { make } = useMake.getState();
           if (!isHere || !read.ok || make.state !== 'run') return;

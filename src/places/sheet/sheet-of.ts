@@ -1,7 +1,7 @@
-import { cutLengths } from '@/core/lure/lengths';
-import { layOut } from '@/core/lure/layout';
+import { cutLengths } from '@/core/lengths/lengths';
+import { layOut } from '@/core/geometry/layout';
 import type { Lure } from '@/core/lure/lure';
-import { lureMass } from '@/core/lure/mass';
+import { lureMass } from '@/core/lengths/mass';
 import { planMake } from '@/core/make/plan';
 import type { UnitSystem } from '@/core/units/write';
 import { buildSheet } from '@/paper/build-sheet';

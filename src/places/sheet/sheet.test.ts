@@ -5,7 +5,7 @@ import { demoLure, edited, part, plainSpinner, spinner } from '@/testing/lures';
 import { readPdf } from '@/testing/read-pdf';
 import { DEMO_LURES } from '@/demo/scenario';
 import { threadParts } from '@/core/lure/editing';
-import { cutLengths } from '@/core/lure/lengths';
+import { cutLengths } from '@/core/lengths/lengths';
 import { planMake } from '@/core/make/plan';
 import { HAZARD_WORDS, lastChanceWords, stepWords } from '@/words/make-words';
 import type { Lure } from '@/core/lure/lure';

@@ -98,7 +98,7 @@ export interface Threads<P, S> {
 /** What makes a drag: each kind's coefficient is known about as well as any other of it. */
 export type DragKind = 'hard' | 'soft' | 'wire' | 'blade';
 
-/** Areas of a part in the water, m²; see lure/bodies.ts. */
+/** Areas of a part in the water, m²; see in-water/bodies.ts. */
 export interface Areas {
   readonly kind: DragKind;
   readonly axialM2: number;

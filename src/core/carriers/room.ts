@@ -1,0 +1,106 @@
+/**
+ * What a kind of carrier says for itself. A carrier is what parts are threaded on: a wire, straight or bent. Each kind has a
+ * room of its own in this folder; carrier.ts lists them all. A line, the shank of a hook and a moulded body come here too.
+ */
+import type { WireEnd } from '../parts/wire-form';
+import type { LengthTerm } from './length-term';
+import type { Pose, WirePath } from './wire-path';
+
+/** Where the lines of a carrier run, in its own coordinates: x to the tail, y up, m. */
+export interface CarrierLines {
+  /** What the strand is threaded on, from the front of its nose. */
+  readonly run: Pose;
+  /** What hangs at its tail, which the water draws straight back. */
+  readonly trail: Pose;
+  /** What is cast about its nose. */
+  readonly head: Pose;
+  /** What is forced over its line tie. */
+  readonly tie: Pose;
+}
+
+export interface Lie {
+  readonly lines: CarrierLines;
+  /** Its way where it is bent; null where it is straight. */
+  readonly path: WirePath | null;
+}
+
+/** A piece of a carrier as a body in the water, m; `acrossM`: of its length, what stands across the stream. */
+export interface CarrierPiece {
+  readonly lengthM: number;
+  readonly xM: number;
+  readonly yM: number;
+  readonly zM: number;
+  readonly acrossM: number;
+}
+
+/** What a carrier's pieces follow from, once it is laid. */
+export interface LaidRun extends Lie {
+  readonly noseM: number;
+  readonly tailM: number;
+  readonly noseLoopRadiusM: number;
+}
+
+/** An arm with a mass at its end, bent at its root. */
+export interface CarrierSpring {
+  readonly armM: number;
+  /** Wire in the bend at its root, m, and the clear inside of that; null where there is none. */
+  readonly bendWireM: number;
+  readonly bendInsideM: number | null;
+}
+
+/** How far the making of a carrier has come. */
+export interface Making {
+  readonly cutM: number;
+  readonly terms: readonly LengthTerm[];
+  /** Of what is on it by now, m. */
+  readonly stackM: number;
+  /** All that comes on it is on it. */
+  readonly isStrung: boolean;
+}
+
+export interface CarrierRoom<C> {
+  /** The form of an end; `plain` where it has none of its own. */
+  readonly end: (carrier: C, end: 'nose' | 'tail') => WireEnd;
+  /** Whether a head is cast about its nose, so that nothing is hung there. */
+  readonly castsNose: boolean;
+  /** By what it hangs on another carrier. */
+  readonly hangsBy: 'nose' | 'tie';
+  /** Clear inside of its line tie, where that is neither of its ends, m; null without one. */
+  readonly tieInsideM: (carrier: C) => number | null;
+  /** Whether its run is made as long as what is on it and the play; else it is as long as it was bent. */
+  readonly isAsLongAsItsStack: boolean;
+  /** Length of the run its strand is on, m. */
+  readonly runM: (carrier: C, stackM: number) => number;
+  /** @param tailM from its nose to where what hangs at its tail bears; @param headWireAtM where it leaves the head, m */
+  readonly lie: (carrier: C, tailM: number, headWireAtM: number) => Lie;
+  /** What is cut of it between its ends. */
+  readonly terms: (carrier: C, stackM: number) => LengthTerm[];
+  /** False for one that comes formed. */
+  readonly isCut: (carrier: C) => boolean;
+  /** @param terms all of its wire without tags */
+  readonly pieces: (carrier: C, laid: LaidRun, terms: readonly LengthTerm[]) => CarrierPiece[];
+  /** What of it swings like a spring under what it carries; null where nothing does. */
+  readonly spring: (carrier: C) => CarrierSpring | null;
+  /** The bought thing it came as; null where it is made of wire. */
+  readonly bought: (carrier: C) => { readonly name: string } | null;
+  /** Over which end parts are threaded, the usual way first: builders close the tail of a straight wire first. */
+  readonly threadedOver: readonly ('nose' | 'tail')[];
+  /** Its bare run as long as it stands and at another length; null once anything is formed or closed before it. */
+  readonly unworked: (carrier: C) => { readonly lengthM: number; readonly at: (lengthM: number) => C } | null;
+  /** What a builder takes in place of it. */
+  readonly stock: readonly ('wire' | 'frame')[];
+  /** Its length of wire before anything is done to it. */
+  readonly bare: (carrier: C, cutM: number) => C;
+  /** How many bends the hand makes in it; null where it is not bent at all. */
+  readonly bends: (carrier: C) => number | null;
+  /** In the middle of being made: with what is still bare of it as long as it is by now. */
+  readonly settled: (now: C, wanted: C, made: Making) => C;
+  /** Play left when its last loop closes, m; null where it is as long as it was bent. */
+  readonly playM: (carrier: C) => number | null;
+  /** The same with its arm longer by this share; null where it has none. */
+  readonly lengthened: ((carrier: C, by: number) => C) | null;
+  /** Whether it comes open again to be made into the other, which wants no more wire. */
+  readonly opensAgain: (from: C, to: C) => boolean;
+  /** What of it is formed by hand, for telling two apart. */
+  readonly formed: (carrier: C) => unknown;
+}

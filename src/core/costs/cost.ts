@@ -1,0 +1,114 @@
+/**
+ * What a change costs on a lure that is already made: the difference between the build on the bench and the one wanted.
+ * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
+ */
+import type { Wire } from '../parts/kinds/wire';
+import { opensAgain } from '../carriers/carrier';
+import { layOut } from '../geometry/layout';
+import { carrierCut, cutLengths, wireCut } from '../lengths/lengths';
+import type { Build, Item, ItemId } from '../lure/lure';
+
+export type Cost =
+  | { readonly code: 'cutsWire'; readonly wire: Wire; readonly newLengthM: number }
+  | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
+  | { readonly code: 'opensRing'; readonly items: readonly ItemId[] }
+  | { readonly code: 'cutsTube'; readonly newLengthM: number }
+  | { readonly code: 'bendsWire' }
+  | { readonly code: 'opensEndLoop' }
+  | { readonly code: 'newHead' }
+  | { readonly code: 'slipsOff'; readonly items: readonly ItemId[] }
+  | { readonly code: 'tiesAgain'; readonly items: readonly ItemId[] };
+
+/** The work that leads from one build to the other; empty when they are the same to the hand. */
+export function costOfChange(from: Build, to: Build): Cost[] {
+  const changed = changedItems(from, to);
+  const both = (id: ItemId) => [from.items[id], to.items[id]].filter((item) => item !== undefined);
+  const heldBy = (id: ItemId) =>
+    [from, to].flatMap((build) => {
+      const item = build.items[id];
+      return item ? [holder(item, build)] : [];
+    });
+
+  const costs: Cost[] = [];
+  const isRestrung =
+    JSON.stringify(from.strand) !== JSON.stringify(to.strand) ||
+    changed.some((id) => heldBy(id).includes('wire') && !isTube(both(id)));
+  if (changed.some((id) => heldBy(id).includes('head'))) return [{ code: 'newHead' }];
+  const loosens = opensAgain(from.carrier, to.carrier);
+  const isRebent = JSON.stringify(from.carrier) !== JSON.stringify(to.carrier);
+  if (loosens && isRestrung) costs.push({ code: 'opensEndLoop' });
+  if (loosens && isRebent) costs.push({ code: 'bendsWire' });
+  costs.push(...newJoined(from, to));
+  if (!loosens && (isRestrung || isRebent)) {
+    costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
+    return [...costs, ...tiesAgain(changed, heldBy)];
+  }
+  const atClevis = changed.filter((id) => heldBy(id).includes('quickChange'));
+  if (atClevis.length > 0) costs.push({ code: 'changesBladeAtClevis', items: atClevis });
+  const onRing = changed.filter((id) => heldBy(id).includes('ring'));
+  const tube = cutLengths(to).find(({ of }) => of === 'shrinkTube');
+  if (tube && (onRing.length > 0 || changed.some((id) => isTube(both(id))))) {
+    costs.push({ code: 'cutsTube', newLengthM: tube.cutM });
+  }
+  if (onRing.length > 0) costs.push({ code: 'opensRing', items: onRing });
+  const byHand = changed.filter((id) => heldBy(id).includes('hand'));
+  if (byHand.length > 0) costs.push({ code: 'slipsOff', items: byHand });
+  return [...costs, ...tiesAgain(changed, heldBy)];
+}
+
+/** Joined carriers that have to be made anew, each from its own wire. */
+function newJoined(from: Build, to: Build): Cost[] {
+  const made = to.joined.flatMap((each) => {
+    const before = from.joined.find(({ id }) => id === each.id);
+    return JSON.stringify(before) === JSON.stringify(each) ? [] : [each.id];
+  });
+  if (made.length === 0) return [];
+  return layOut(to)
+    .carriers.filter(({ id }) => made.includes(id))
+    .map((laid) => ({ code: 'cutsWire', wire: laid.carrier.wire, newLengthM: carrierCut(laid).cutM }));
+}
+
+function tiesAgain(changed: readonly ItemId[], heldBy: (id: ItemId) => string[]): Cost[] {
+  const items = changed.filter((id) => heldBy(id).includes('thread'));
+  return items.length > 0 ? [{ code: 'tiesAgain', items }] : [];
+}
+
+function changedItems(from: Build, to: Build): ItemId[] {
+  const ids = new Set([...Object.keys(from.items), ...Object.keys(to.items)] as ItemId[]);
+  return [...ids].filter((id) => JSON.stringify(physical(from.items[id])) !== JSON.stringify(physical(to.items[id])));
+}
+
+/** What of an item the hand can tell: a role is only a name. */
+function physical(item: Item | undefined) {
+  if (!item) return null;
+  const { part, seat, flipped, state } = item;
+  return { part, seat, flipped, state };
+}
+
+function isTube(items: readonly Item[]): boolean {
+  return items.every(({ part }) => part.kind === 'shrinkTube');
+}
+
+/** What has to give for this item to come off. */
+function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {
+  if (item.part.kind === 'splitRing') return 'ring';
+  if (item.part.kind === 'head') return 'head';
+  if (item.seat.on !== 'item') return 'wire';
+  switch (item.seat.how) {
+    case 'tied':
+      return 'thread';
+    case 'moulded':
+      return 'head';
+    case 'collared':
+    case 'banded':
+    case 'pushed':
+      return 'hand';
+    case 'hung':
+      if (item.part.kind === 'hook' && build.items[item.seat.item]?.part.kind === 'hook') return 'hand';
+  }
+  const parent = build.items[item.seat.item];
+  if (!parent) return 'wire';
+  if (parent.part.kind === 'splitRing') return 'ring';
+  if (parent.part.kind === 'clevis' && parent.part.style === 'quickChange') return 'quickChange';
+  return 'wire';
+}

@@ -1,0 +1,388 @@
+/**
+ * Where everything lies, pulled straight by the water: on each carrier the stack against the tail end, the play at the nose.
+ * Things lie along lines: the run that the strand is threaded on; the trail of what hangs at the tail, which the water
+ * draws straight back; the head's own axis, which is the hook's shank; what is forced over the line tie. Places along a
+ * line are in metres from its origin towards the tail, radii from its axis. Each line has its pose in the lure, x to the
+ * tail and y up. On a straight wire all lines are one: x runs from the front of the nose loop. A joined carrier hangs where
+ * what holds it bears, and lies with the stream.
+ * Serves the drawing, the string, the clearances and the lengths alike.
+ */
+import { eyeLengthM } from '../parts/hook-form';
+import type { Along, Bearing, How } from '../parts/kinds/room';
+import { roomOf } from '../parts/part';
+import { carrierRoom, type Carrier } from '../carriers/carrier';
+import type { CarrierLines, Lie } from '../carriers/room';
+import { stateOf } from '../lure/item-state';
+import {
+  childrenOf,
+  itemOf,
+  spotOf,
+  type Build,
+  type CarrierId,
+  type Holder,
+  type Item,
+  type ItemId,
+  type StrandEntry,
+} from '../lure/lure';
+import { outsideRadius } from './outside-radius';
+import {
+  laidAlong,
+  lineKind,
+  lineOf,
+  poseOf,
+  type Line,
+  type PlacedClevis,
+  type PlacedEnd,
+  type PlacedEntry,
+  type PlacedOff,
+  type Span,
+} from './placed';
+import { bearsAtTail, noseOf, tailOf } from './placed-ends';
+import { carriersOf, type Strung } from '../lure/strung';
+import { pathMoved, pointOn, type PlanePlace, type Pose, type WirePath } from '../carriers/wire-path';
+
+/** One carrier with what is threaded on it. */
+export interface LaidCarrier {
+  readonly id: CarrierId;
+  readonly carrier: Carrier;
+  /** What it hangs on, one above the other, the nearest first; none of the one that the line pulls. */
+  readonly behind: readonly CarrierId[];
+  /** Place of its front on the way from the first carrier's nose along all that it hangs on, m. */
+  readonly fromM: number;
+  readonly lines: CarrierLines;
+  /** The way of a bent wire; null for a straight one. */
+  readonly path: WirePath | null;
+  readonly wireDiameterM: number;
+  readonly nose: PlacedEnd;
+  readonly tail: PlacedEnd;
+  /** Bare wire between the wraps. */
+  readonly shaft: Span;
+  readonly freeRoom: Span;
+  readonly stackM: number;
+  readonly strand: readonly PlacedEntry[];
+  readonly clevises: readonly PlacedClevis[];
+}
+
+/** All of a lure. What is said of one carrier is said of the first, which the line pulls. */
+export interface Layout extends LaidCarrier, Span {
+  /** The lure's own box: x0M to x1M along, y0M to y1M up. */
+  readonly y0M: number;
+  readonly y1M: number;
+  /** The first carrier, then those joined to it. */
+  readonly carriers: readonly LaidCarrier[];
+  /** Of every carrier what does not have the wire through it. */
+  readonly off: readonly PlacedOff[];
+}
+
+export function layOut(build: Build): Layout {
+  const [pulled, ...joined] = carriersOf(build);
+  if (!pulled) throw new Error('layOut: a build has a carrier');
+  const first = layCarrier(build, pulled, null);
+  const carriers = [first.laid];
+  const off = [...first.off];
+  let waiting = joined;
+  while (waiting.length > 0) {
+    const left: Strung[] = [];
+    for (const each of waiting) {
+      const hung = hangsAt(each.joint, carriers, off);
+      if (!hung) {
+        left.push(each);
+        continue;
+      }
+      const { laid, off: own } = layCarrier(build, each, hung);
+      carriers.push(laid);
+      off.push(...own);
+    }
+    if (left.length === waiting.length) {
+      throw new Error('layOut: a carrier hangs on nothing; structureProblem should have refused it');
+    }
+    waiting = left;
+  }
+  const order = joined.map(({ id }) => id);
+  carriers.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
+  return { ...first.laid, ...boxOf(carriers, off), carriers, off };
+}
+
+/** What a joined carrier hangs on, laid. */
+interface HangsAt extends PlanePlace {
+  readonly holder: LaidCarrier;
+  /** Place of the bearing along the holder's line, m. */
+  readonly alongM: number;
+}
+
+/** Where a joined carrier bears on what holds it; null while that is not laid yet. */
+function hangsAt(joint: Strung['joint'], carriers: readonly LaidCarrier[], off: readonly PlacedOff[]): HangsAt | null {
+  if (!joint) return null;
+  if (joint.on === 'end') {
+    const holder = carriers.find(({ id }) => id === joint.carrier);
+    if (!holder) return null;
+    const { lines, tail, wireDiameterM } = holder;
+    const [line, alongM] =
+      joint.end === 'nose' ? [lines.run, 0] : ([lines.trail, bearsAtTail(tail, wireDiameterM)] as const);
+    return { ...pointOn(line, alongM), holder, alongM };
+  }
+  const held = off.find(({ item }) => item.id === joint.item);
+  if (!held) return null;
+  const { part } = held.item;
+  const at = { alongM: held.pivotM, offAxisM: held.offAxisM, coveredToM: null, roomM: 0 };
+  const { alongM } = roomOf(part).holds.hung?.bearing(part, held, at) ?? at;
+  const holder = laidAlong({ carriers }, held.line);
+  return { ...pointOn(holder.lines[lineKind(held.line)], alongM), holder, alongM };
+}
+
+function layCarrier(
+  build: Build,
+  { id, carrier, strand }: Strung,
+  hung: HangsAt | null,
+): { readonly laid: LaidCarrier; readonly off: PlacedOff[] } {
+  const room = carrierRoom(carrier);
+  const d = carrier.wire.diameterM;
+  const sizes = stackSizes(build, strand);
+  const nose = noseOf(room.end(carrier, 'nose'), d);
+  const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + room.runM(carrier, sizes.totalM) };
+  const tail = tailOf(room.end(carrier, 'tail'), shaft.x1M, d);
+  const bearM = bearsAtTail(tail, d);
+  const spot = (at: 'nose' | 'tail' | 'tie') => spotOf(id, at);
+  const line = (kind: keyof CarrierLines) => lineOf(id, kind);
+
+  const own = room.lie(carrier, bearM, headWireAt(build, spot('nose')));
+  const insideNoseM = nose.form === 'plain' ? 0 : d;
+  const { lines, path } = hung ? hungBy(room.hangsBy, own, hung, insideNoseM) : own;
+
+  const tailChain = hangAll(build, spot('tail'), { ...AT_AXIS, alongM: bearM }, line('trail'));
+  const placed = placeStrand(build, strand, sizes.spans, shaft.x1M, tail, tailChain);
+  const clevises = placeClevises(placed);
+  const atNose = room.castsNose
+    ? hangAll(build, spot('nose'), AT_AXIS, line('head'))
+    : hangAll(build, spot('nose'), { ...AT_AXIS, alongM: nose.form === 'plain' ? 0 : -d }, line('run')).map(forward);
+  return {
+    laid: {
+      id,
+      carrier,
+      behind: hung ? [hung.holder.id, ...hung.holder.behind] : [],
+      fromM: hung ? hung.holder.fromM + hung.alongM - insideNoseM : 0,
+      lines,
+      path,
+      wireDiameterM: d,
+      nose,
+      tail,
+      shaft,
+      freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - sizes.totalM },
+      stackM: sizes.totalM,
+      strand: placed,
+      clevises,
+    },
+    off: [
+      ...atNose,
+      ...hangAll(build, spot('tie'), { ...AT_AXIS, alongM: -d / 2 }, line('tie')),
+      ...placed.flatMap((entry) => heldOnWire(build, entry, clevises, line('run'))),
+      ...tailChain,
+    ],
+  };
+}
+
+/** Nose to where the wire leaves the head that is cast about it; 0 without one. */
+function headWireAt(build: Build, nose: Holder): number {
+  const head = childrenOf(build, nose).find(({ part }) => part.kind === 'head')?.part;
+  return head?.kind === 'head' ? head.wireAtM : 0;
+}
+
+/** A carrier moved so that the inside of its nose loop, or its line tie, lies where it bears. */
+export function hungBy(by: 'nose' | 'tie', { lines, path }: Lie, at: PlanePlace, insideNoseM: number): Lie {
+  const from = by === 'tie' ? lines.tie : pointOn(lines.run, insideNoseM);
+  const [xM, yM] = [at.xM - from.xM, at.yM - from.yM];
+  const moved = (pose: Pose): Pose => ({ ...pose, xM: pose.xM + xM, yM: pose.yM + yM });
+  const { run, trail, head, tie } = lines;
+  return {
+    lines: { run: moved(run), trail: moved(trail), head: moved(head), tie: moved(tie) },
+    path: path && pathMoved(path, xM, yM),
+  };
+}
+
+function placeStrand(
+  build: Build,
+  strand: readonly StrandEntry[],
+  spans: readonly Span[],
+  tailM: number,
+  tail: PlacedEnd,
+  tailChain: readonly PlacedOff[],
+): PlacedEntry[] {
+  return strand.map((entry, index) => {
+    const item = itemOf(build, entry.item);
+    const span = spans[index] ?? { x0M: 0, x1M: 0 };
+    const isTailTube = item.part.kind === 'shrinkTube' && index === strand.length - 1;
+    return {
+      item,
+      leg: entry.leg,
+      index,
+      radiusM: outsideRadius(item.part),
+      ...(isTailTube ? tubeSpan(item, tail, tailChain) : { x0M: tailM + span.x0M, x1M: tailM + span.x1M }),
+    };
+  });
+}
+
+/** The box of everything but what swings or drapes. */
+function boxOf(
+  carriers: readonly LaidCarrier[],
+  off: readonly PlacedOff[],
+): Pick<Layout, 'x0M' | 'x1M' | 'y0M' | 'y1M'> {
+  const box = { x0M: Infinity, x1M: -Infinity, y0M: Infinity, y1M: -Infinity };
+  const hold = ({ xM, yM }: PlanePlace) => {
+    box.x0M = Math.min(box.x0M, xM);
+    box.x1M = Math.max(box.x1M, xM);
+    box.y0M = Math.min(box.y0M, yM);
+    box.y1M = Math.max(box.y1M, yM);
+  };
+  for (const { lines, nose, tail, path } of carriers) {
+    for (const section of path?.sections ?? []) section.points.forEach(hold);
+    hold(pointOn(lines.run, nose.x0M));
+    hold(pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM));
+    hold(pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM));
+  }
+  // Along one straight line only lengths matter.
+  const isBent = carriers.some(({ path }) => path);
+  for (const { line, x0M, x1M, offAxisM, item } of off) {
+    const half = isBent ? outsideRadius(item.part) : 0;
+    const lift = lineKind(line) === 'head' ? offAxisM : 0;
+    const pose = poseOf({ carriers }, line);
+    for (const alongM of [x0M, x1M]) {
+      hold(pointOn(pose, alongM, lift - half));
+      hold(pointOn(pose, alongM, lift + half));
+    }
+  }
+  return box;
+}
+
+/** The carrier that this item is threaded on, as it is laid; the first for one that is threaded on none. */
+export function laidWith(layout: Layout, item: ItemId): LaidCarrier {
+  return layout.carriers.find(({ strand }) => strand.some((entry) => entry.item.id === item)) ?? layout;
+}
+
+/** The hooks that trail behind: those a blade could reach. */
+export function trailingHooks(layout: Layout): PlacedOff[] {
+  return layout.off.filter(({ item, forward: isForward }) => item.part.kind === 'hook' && !isForward);
+}
+
+/**
+ * Spans measured back from the tail wraps (x ≤ 0). Each entry rests on the next; a clevis's fore leg stands at least
+ * its leg gap ahead of its aft leg, further when more than that lies between them.
+ */
+function stackSizes(build: Build, strand: readonly StrandEntry[]): { spans: Span[]; totalM: number } {
+  const spans: Span[] = new Array<Span>(strand.length);
+  const aftLegs = new Map<ItemId, Span>();
+  let front = 0;
+  for (let index = strand.length - 1; index >= 0; index--) {
+    const entry = strand[index];
+    if (!entry) continue;
+    const item = itemOf(build, entry.item);
+    const length = entryLength(build, strand, index, item);
+    let x1M = front;
+    if (item.part.kind === 'clevis' && entry.leg === 'fore') {
+      const aft = aftLegs.get(item.id);
+      if (aft) x1M = Math.min(x1M, aft.x0M - item.part.legGapM);
+    }
+    const span = { x0M: x1M - length, x1M };
+    if (entry.leg === 'aft') aftLegs.set(item.id, span);
+    spans[index] = span;
+    front = Math.min(front, span.x0M);
+  }
+  return { spans, totalM: -front };
+}
+
+/** Length an entry takes up in the stack. */
+function entryLength(
+  build: Build,
+  strand: readonly StrandEntry[],
+  index: number,
+  { part, state, flipped }: Item,
+): number {
+  const { threads } = roomOf(part);
+  const beside = strand[flipped ? index - 1 : index + 1];
+  const open = beside ? itemOf(build, beside.item).part : null;
+  return threads ? threads.stackM(part, state, open, index === strand.length - 1) : 0;
+}
+
+function placeClevises(placed: readonly PlacedEntry[]): PlacedClevis[] {
+  return placed
+    .filter((entry) => entry.leg === 'fore')
+    .flatMap((fore) => {
+      const aft = placed.find((entry) => entry.leg === 'aft' && entry.item.id === fore.item.id);
+      const { part } = fore.item;
+      if (!aft || part.kind !== 'clevis') return [];
+      const between = placed.filter((entry) => entry.index > fore.index && entry.index < aft.index);
+      return [
+        {
+          item: fore.item,
+          clevis: part,
+          foreM: fore.x0M,
+          aftM: aft.x1M,
+          holeM: (fore.x0M + aft.x1M) / 2,
+          insideM: lengthOver(between),
+        },
+      ];
+    });
+}
+
+/** From the front of the first to the back of the last, with whatever another clevis holds apart between them. */
+function lengthOver(spans: readonly Span[]): number {
+  if (spans.length === 0) return 0;
+  return Math.max(...spans.map(({ x1M }) => x1M)) - Math.min(...spans.map(({ x0M }) => x0M));
+}
+
+/** On the line itself, covered by nothing. */
+export const AT_AXIS: Bearing = { alongM: 0, offAxisM: 0, coveredToM: null, roomM: 0 };
+
+/** All that sits on an end of the wire or its tie, with what each holds in turn. */
+function hangAll(build: Build, parent: Holder, at: Bearing, line: Line): PlacedOff[] {
+  return childrenOf(build, parent).flatMap((item) =>
+    seatOn(build, item, item.part.kind === 'head' ? 'moulded' : 'hung', at, line, parent),
+  );
+}
+
+/** An item where it bears, and all that it holds. */
+function seatOn(build: Build, item: Item, how: How, at: Bearing, line: Line, parent: Holder): PlacedOff[] {
+  const { part, state } = item;
+  const sits = roomOf(part).sits[how];
+  if (!sits) throw new Error(`layOut: a ${part.kind} cannot be ${how}; structureProblem should have refused it`);
+  const lies = sits.lies(part, at, state);
+  const pivotM = lineKind(line) === 'head' ? lies.x0M : at.alongM;
+  const own: PlacedOff = { item, parent, how, line, ...lies, pivotM, offAxisM: at.offAxisM, forward: false };
+  return [own, ...heldBy(build, item, lies, at, line)];
+}
+
+function heldBy(build: Build, item: Item, lies: Along, at: Bearing, line: Line): PlacedOff[] {
+  const { holds } = roomOf(item.part);
+  return childrenOf(build, item.id).flatMap((child) => {
+    const how = child.seat.on === 'item' ? child.seat.how : 'hung';
+    const holding = holds[how];
+    return holding ? seatOn(build, child, how, holding.bearing(item.part, lies, at), line, item.id) : [];
+  });
+}
+
+/** What hangs on a clevis or is slid over a sleeve. */
+function heldOnWire(build: Build, entry: PlacedEntry, clevises: readonly PlacedClevis[], run: Line): PlacedOff[] {
+  if (entry.leg === 'aft') return [];
+  const clevis = clevises.find(({ item }) => item.id === entry.item.id);
+  const lies = clevis ? { x0M: clevis.foreM, x1M: clevis.aftM } : entry;
+  return heldBy(build, entry.item, lies, AT_AXIS, run);
+}
+
+/** The same link hung the other way, forward from the nose. */
+function forward(link: PlacedOff): PlacedOff {
+  return { ...link, x0M: -link.x1M, x1M: -link.x0M, pivotM: -link.pivotM, forward: true };
+}
+
+/** The end of what a tube over the tail has to cover: loop, rings and the eye of the hooks. */
+export function tubeCoverEnd(tail: PlacedEnd, tailChain: readonly PlacedOff[]): number {
+  const ends = tailChain.map(({ item, x0M, x1M }) =>
+    item.part.kind === 'hook' ? x0M + eyeLengthM(item.part) : item.part.kind === 'splitRing' ? x1M : 0,
+  );
+  return Math.max(tail.x1M, ...ends);
+}
+
+function tubeSpan(item: Item, tail: PlacedEnd, tailChain: readonly PlacedOff[]): Span {
+  const x0M = tail.wraps.x0M;
+  const { cutLengthM } = stateOf(item, 'tube');
+  if (cutLengthM === null || item.part.kind !== 'shrinkTube') return { x0M, x1M: tubeCoverEnd(tail, tailChain) };
+  return { x0M, x1M: x0M + cutLengthM * (1 - item.part.lengthwiseShrink) };
+}

@@ -1,0 +1,99 @@
+/** Where something turns: blades on a clevis or behind a swivel, films and buzz blades threaded on the wire. */
+import { DELTA_TIPS_AT } from '../parts/delta-form';
+import type { Blade } from '../parts/kinds/blade';
+import type { DeltaBlade } from '../parts/kinds/delta-blade';
+import type { FilmBlade } from '../parts/kinds/film-blade';
+import { filmSpread } from '../hydro/film-blade';
+import { stateOf } from '../lure/item-state';
+import type { Build, Item } from '../lure/lure';
+import { layOut, type Layout } from './layout';
+import { lineOf, type Line, type PlacedClevis, type PlacedEntry } from './placed';
+
+/** A blade that turns about a line: hung on a clevis, or behind a swivel. */
+export interface SpinSeat {
+  readonly item: Item;
+  readonly blade: Blade;
+  readonly line: Line;
+  /** The clevis on the wire that it hangs on; null behind a swivel. */
+  readonly clevis: PlacedClevis | null;
+  /** The swivel it turns behind; null on a clevis. */
+  readonly swivel: Item | null;
+  /** Axial place of the blade's hole, m. */
+  readonly holeM: number;
+  /** Axle to hole, m. */
+  readonly dropM: number;
+}
+
+/** A film threaded on the wire. */
+export interface FilmSeat {
+  readonly item: Item;
+  readonly line: Line;
+  readonly film: FilmBlade;
+  /** Axial place of its hub, m. */
+  readonly hubM: number;
+  readonly spreadRad: number;
+}
+
+/** A buzz blade threaded on the wire. */
+export interface DeltaSeat extends PlacedEntry {
+  readonly line: Line;
+  readonly blade: DeltaBlade;
+  /** Axial place where its tips stand, m. */
+  readonly tipsM: number;
+}
+
+export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSeat[] {
+  const clevises = layout.carriers.flatMap((each) => each.clevises);
+  return layout.off
+    .flatMap(({ item, line, pivotM, offAxisM }): SpinSeat[] => {
+      const hanger = item.part.kind === 'blade' ? hangerAbove(build, item) : null;
+      const clevis = clevises.find((each) => each.item.id === hanger?.id) ?? null;
+      const swivel = hanger?.part.kind === 'swivel' ? hanger : null;
+      if (item.part.kind !== 'blade' || (!clevis && !swivel)) return [];
+      return [{ item, blade: item.part, line, clevis, swivel, holeM: pivotM, dropM: offAxisM }];
+    })
+    .sort((a, b) => a.holeM - b.holeM);
+}
+
+export function filmSeats({ carriers }: Layout): FilmSeat[] {
+  return carriers.flatMap(({ id, strand }) =>
+    strand.flatMap(({ item, x0M, x1M }) =>
+      item.part.kind === 'filmBlade'
+        ? [
+            {
+              item,
+              line: lineOf(id, 'run'),
+              film: item.part,
+              hubM: (x0M + x1M) / 2,
+              spreadRad: filmSpread(stateOf(item, 'film').foldRad),
+            },
+          ]
+        : [],
+    ),
+  );
+}
+
+export function deltaSeats({ carriers }: Layout): DeltaSeat[] {
+  return carriers.flatMap(({ id, strand }) =>
+    strand.flatMap((entry) =>
+      entry.item.part.kind === 'deltaBlade'
+        ? [
+            {
+              ...entry,
+              line: lineOf(id, 'run'),
+              blade: entry.item.part,
+              tipsM: entry.x0M + DELTA_TIPS_AT * (entry.x1M - entry.x0M),
+            },
+          ]
+        : [],
+    ),
+  );
+}
+
+/** The nearest clevis or swivel in the chain that holds this item. */
+function hangerAbove(build: Build, item: Item): Item | null {
+  if (item.part.kind === 'clevis' || item.part.kind === 'swivel') return item;
+  if (item.seat.on !== 'item') return null;
+  const parent = build.items[item.seat.item];
+  return parent ? hangerAbove(build, parent) : null;
+}

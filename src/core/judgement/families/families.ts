@@ -1,0 +1,25 @@
+/** The families: a template to start from and checks of their own. The only door through which a family is asked for. */
+import type { Finding } from '../finding';
+import type { Layout } from '../../geometry/layout';
+import type { Family, Lure, LureId } from '../../lure/lure';
+import type { Carrier } from '../../carriers/carrier';
+import { buzzbait, spinnerbait } from './baits';
+import { inlineSpinner } from './inline-spinner';
+
+interface FamilyRules {
+  /** The bare carrier a lure of this family begins with. */
+  readonly carrier: () => Carrier;
+  readonly check: (lure: Lure, layout: Layout) => Finding[];
+}
+
+const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };
+
+export function familyFindings(lure: Lure, layout: Layout): Finding[] {
+  return FAMILIES[lure.family].check(lure, layout);
+}
+
+/** A lure of this family with nothing on it yet. */
+export function startLure(family: Family, id: LureId, name: string): Lure {
+  const build = { carrier: FAMILIES[family].carrier(), items: {}, strand: [], joined: [] };
+  return { id, name, family, note: '', build, made: null, versions: [] };
+}

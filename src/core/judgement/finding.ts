@@ -1,0 +1,121 @@
+/** A finding and its repairs as coded data; the sentences are written where they are shown. */
+import type { MeasureFault } from '../parts/measure-faults';
+import type { Part } from '../parts/part';
+import type { Clearance } from '../geometry/clearance';
+import type { Edit } from '../lure/edit';
+import type { Misfit } from '../fits/fit';
+import type { HookRule, RuleBreach } from './hook-rule';
+import type { RivetFixing } from '../parts/kinds/rivet';
+import type { End, ItemId } from '../lure/lure';
+import type { Carrier } from '../carriers/carrier';
+import type { StackedPair } from '../geometry/stacking';
+
+export type Severity = 'fault' | 'caution' | 'good';
+
+export type Repair =
+  | { readonly code: 'addBeads'; readonly count: number; readonly part: Part; readonly edits: readonly Edit[] }
+  | { readonly code: 'setFreeRoom'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'turnBlade'; readonly edits: readonly Edit[] }
+  | { readonly code: 'coverWithTube'; readonly edits: readonly Edit[] }
+  | { readonly code: 'straighten'; readonly edits: readonly Edit[] }
+  | { readonly code: 'bendNearHead'; readonly sideRad: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'bendArm'; readonly angleRad: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'lengthenArm'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'closeLoop'; readonly edits: readonly Edit[] }
+  | { readonly code: 'slideTubeUp'; readonly edits: readonly Edit[] }
+  | { readonly code: 'roundTrailer'; readonly edits: readonly Edit[] }
+  | { readonly code: 'threadStraight'; readonly edits: readonly Edit[] }
+  | { readonly code: 'turnClaw'; readonly edits: readonly Edit[] }
+  | { readonly code: 'moveCollar'; readonly toShare: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'thinTips'; readonly edits: readonly Edit[] }
+  | { readonly code: 'takeOffStinger'; readonly edits: readonly Edit[] }
+  | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
+
+/** How a blade stands to what it can touch: clear of it, just ticking, or dragging on it. */
+export type Touch = 'free' | 'ticking' | 'dragging';
+
+interface FindingBase {
+  /** Stable within one build: what the finding is about. */
+  readonly key: string;
+  readonly severity: Severity;
+  readonly items: readonly ItemId[];
+  /** What would mend it. Some are looked for by trying, so they are worked out when they are asked for. */
+  readonly repairs: () => readonly Repair[];
+}
+
+/** Nothing mends it, or it is in order. */
+export const noRepairs = (): readonly Repair[] => [];
+
+export type Finding = FindingBase &
+  (
+    | Misfit
+    | {
+        readonly code: 'bladeAgainstHook';
+        readonly posture: Clearance['posture'];
+        readonly clearanceM: number;
+        readonly wantedM: number;
+        readonly isHeldByTube: boolean;
+      }
+    /** Two blades that turn by themselves: the nearest their sweeps come, below zero where they cross. */
+    | { readonly code: 'bladeAgainstBlade'; readonly clearanceM: number; readonly wantedM: number }
+    | { readonly code: 'stackedClevises'; readonly form: StackedPair['form'] }
+    | { readonly code: 'clevisRoom'; readonly roomM: number; readonly wantedM: number }
+    | { readonly code: 'crowdedClevis'; readonly insideM: number; readonly gapM: number }
+    | { readonly code: 'emptyClevis' }
+    /** Nothing smooth behind what turns: it bears on the wraps, on thread or on lead. */
+    | {
+        readonly code: 'missingGuard';
+        readonly bearsOn: 'wraps' | 'thread' | 'lead' | 'tube' | 'split' | 'rim' | 'knot';
+      }
+    | { readonly code: 'hollowOutward' }
+    | { readonly code: 'tubeCover'; readonly coversM: number; readonly neededM: number }
+    | { readonly code: 'bellWithoutSleeve'; readonly boreM: number; readonly wireM: number }
+    | { readonly code: 'sleeveInBell'; readonly sleeveM: number; readonly neededM: number }
+    | { readonly code: 'silentBell' }
+    /** A contact that is the purpose. One that is a fault has its own finding. */
+    | { readonly code: 'intendedContact'; readonly between: 'bellAndStriker' | 'beadInClevis' | 'bladeAndHead' }
+    /** A buzz blade against its head: the nearest its tips come, below zero where they would pass through it. */
+    | {
+        readonly code: 'bladeAgainstHead';
+        readonly touch: Touch;
+        readonly wanted: boolean;
+        readonly clearanceM: number;
+      }
+    /** What a buzz blade runs against: fixed it rubs and squeaks with wear, upset at once, free it is silent. */
+    | { readonly code: 'rivet'; readonly fixing: RivetFixing }
+    | { readonly code: 'rivetMissing' }
+    | { readonly code: 'counterTurning'; readonly isOpposed: boolean }
+    | { readonly code: 'armTooShort'; readonly stackM: number; readonly armM: number }
+    | { readonly code: 'armTwisted'; readonly sideRad: number; readonly mostRad: number }
+    | { readonly code: 'armOutOfLine'; readonly offsetM: number; readonly mostM: number }
+    | {
+        readonly code: 'endLoop';
+        readonly is: 'closed' | 'plugged' | 'open' | 'plugTooTight';
+        readonly gapM: number;
+      }
+    | { readonly code: 'strandsFoulTail'; readonly strandsM: number; readonly kicksFromM: number }
+    | { readonly code: 'bluntTrailer'; readonly bodyM: number; readonly collarM: number }
+    | { readonly code: 'trailerStraight'; readonly crookedRad: number }
+    | { readonly code: 'trailerOverhang'; readonly behindBendM: number; readonly ofLengthM: number }
+    | { readonly code: 'clawAtPoint' }
+    | { readonly code: 'skirtSides'; readonly toNoseM: number; readonly toTailM: number; readonly longSide: End }
+    | { readonly code: 'skirtWithoutLayers' }
+    | {
+        readonly code: 'headAndBlades';
+        readonly headKg: number;
+        readonly bladeM2: number;
+        readonly is: 'inKeeping' | 'headTooLight' | 'headTooHeavy';
+      }
+    | { readonly code: 'noHead' }
+    | { readonly code: 'ruleBroken'; readonly rule: HookRule; readonly breach: RuleBreach }
+    | { readonly code: 'ruleKept'; readonly rule: HookRule }
+    | { readonly code: 'endNotFormed'; readonly end: End }
+    | { readonly code: 'noTurningBlade' }
+    /** A family's lure on a carrier it is never built on. */
+    | { readonly code: 'wrongWire'; readonly wants: Carrier['kind'] }
+    /** Two measures of one piece that cannot stand together; of the wire itself `items` is empty. */
+    | ({ readonly code: 'impossibleMeasure' } & MeasureFault)
+    /** A piece that weighs far more or less than its measures give. */
+    | { readonly code: 'doubtfulMass'; readonly massKg: number; readonly geometryKg: number }
+    | { readonly code: 'noHook' }
+  );
