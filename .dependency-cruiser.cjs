@@ -1,4 +1,4 @@
-/** Arrows run one way: app → places → ui, drawing, data, workers → core. The demo scenario is data beside the core. */
+/** Arrows run one way: app → places → desk → ui, drawing, data, workers → core. The demo scenario is data beside the core. */
 /** Rooms of the core from the ground up: each may use what stands before it and nothing behind it. */
 const CORE_ROOMS = [
   'units',
@@ -64,6 +64,12 @@ module.exports = {
       name: 'middle-rooms-do-not-climb',
       severity: 'error',
       from: { path: '^src/(ui|drawing|paper|data|workers|words)' },
+      to: { path: '^src/(app|places|desk)' },
+    },
+    {
+      name: 'the-desk-does-not-know-the-places',
+      severity: 'error',
+      from: { path: '^src/desk' },
       to: { path: '^src/(app|places)' },
     },
     {
@@ -82,7 +88,7 @@ module.exports = {
       // Families are templates and checks: only the list of findings and what starts a lure ask for one.
       name: 'nothing-asks-for-the-family',
       severity: 'error',
-      from: { path: '^src', pathNot: '^src/core/judgement/(families|findings)|^src/places|^src/testing|\\.test\\.ts$' },
+      from: { path: '^src', pathNot: '^src/core/judgement/(families|findings)|^src/(places|desk)|^src/testing|\\.test\\.ts$' },
       to: { path: '^src/core/judgement/families' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },

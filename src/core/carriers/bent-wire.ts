@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { lastPer } from '../once';
 import { shortText } from '../schema';
 import { formedLength, wireIn, wireInEnd } from '../parts/formed-wire';
 import { partIdSchema } from '../parts/kinds/common';
@@ -6,7 +7,7 @@ import type { Frame } from '../parts/kinds/frame';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireFormSchema, type Section } from '../parts/wire-form';
 import type { LengthTerm } from './length-term';
-import { pointOn, walkWire, type Pose, type WirePath } from './wire-path';
+import { pointOn, walkWire, type Pose } from './wire-path';
 import type { CarrierRoom } from './room';
 
 /** A bent wire: its nose is cast in a head, its arm carries the strand. */
@@ -56,16 +57,10 @@ function tieInsideM({ sections }: BentWire): number | null {
   return tie?.section === 'coil' ? tie.insideDiameterM : tie?.section === 'bend' ? 2 * tie.insideRadiusM : null;
 }
 
-/** The way of each wire as it was last asked for: while parts on it change it stays as it is. */
-const PATHS = new WeakMap<BentWire, { readonly headWireAtM: number; readonly path: WirePath }>();
-
-function pathOf(carrier: BentWire, headWireAtM: number): WirePath {
-  const known = PATHS.get(carrier);
-  if (known?.headWireAtM === headWireAtM) return known.path;
-  const path = walkWire(carrier, carrier.wire.diameterM, { xM: headWireAtM, yM: 0 });
-  PATHS.set(carrier, { headWireAtM, path });
-  return path;
-}
+/** The way of a wire: while parts on it change it stays as it is. */
+const pathOf = lastPer((carrier: BentWire, headWireAtM: number) =>
+  walkWire(carrier, carrier.wire.diameterM, { xM: headWireAtM, yM: 0 }),
+);
 
 export const bentWireRoom: CarrierRoom<BentWire> = {
   // Its nose is in its head and has no form of its own.

@@ -1,4 +1,5 @@
 /** The water a plate carries along as it moves across itself. */
+import { lastPer } from '../once';
 import type { BladeStrips } from '../parts/outline';
 import { ellipticE } from './elliptic';
 
@@ -7,20 +8,10 @@ import { ellipticE } from './elliptic';
  * kind, for a plate that is short. Source: a strip of chord c carries ρπc²/4 along per span (Lamb, Hydrodynamics, §71); k_a as
  * of an elliptic plate.
  */
-export function addedMass(strips: BladeStrips, lengthM: number, waterDensityKgM3: number): Float64Array {
-  const known = ADDED.get(strips);
-  if (known?.lengthM === lengthM && known.waterDensityKgM3 === waterDensityKgM3) return known.added;
+export const addedMass = lastPer((strips: BladeStrips, lengthM: number, waterDensityKgM3: number): Float64Array => {
   const { chordM } = strips;
   const widestM = chordM.reduce((most, chord) => Math.max(most, chord), 0);
   const short = Math.min(widestM / lengthM, lengthM / widestM);
   const factor = 1 / ellipticE(Math.sqrt(1 - short ** 2));
-  const added = chordM.map((chord) => (factor * waterDensityKgM3 * Math.PI * chord) / 4);
-  ADDED.set(strips, { lengthM, waterDensityKgM3, added });
-  return added;
-}
-
-/** Of each blade's strips once: they never change. */
-const ADDED = new WeakMap<
-  BladeStrips,
-  { readonly lengthM: number; readonly waterDensityKgM3: number; readonly added: Float64Array }
->();
+  return chordM.map((chord) => (factor * waterDensityKgM3 * Math.PI * chord) / 4);
+});

@@ -17,6 +17,7 @@
  * A film or a buzz blade is balanced: gravity does nothing round its turn. It keeps turning down to the slowest steady
  * state, and starts by itself where the water's torque at rest is more than it rubs with.
  */
+import { lastPer } from '../once';
 import type { BladeStrips } from '../parts/outline';
 import { addedMass } from './added-mass';
 import { findRoot } from '../root';
@@ -60,15 +61,7 @@ interface Moments {
 }
 type Three = readonly [number, number, number];
 
-/** Of each blade's strips the last one asked for: sheets and waters seldom change. */
-const MOMENTS = new WeakMap<
-  BladeStrips,
-  { readonly lengthM: number; readonly sheetMassKgM2: number; readonly rho: number; readonly moments: Moments }
->();
-
-function momentsOf({ strips, lengthM, sheetMassKgM2 }: SpinBlade, rho: number): Moments {
-  const known = MOMENTS.get(strips);
-  if (known?.lengthM === lengthM && known.sheetMassKgM2 === sheetMassKgM2 && known.rho === rho) return known.moments;
+const momentsOf = lastPer((strips: BladeStrips, lengthM: number, sheetMassKgM2: number, rho: number): Moments => {
   const { armM, areaM2, hollowM, count } = strips;
   const along = addedMass(strips, lengthM, rho);
   const carried: [number, number, number] = [0, 0, 0];
@@ -87,10 +80,8 @@ function momentsOf({ strips, lengthM, sheetMassKgM2 }: SpinBlade, rho: number): 
     area[0] += dA;
     area[1] += dA * s;
   }
-  const moments = { carried, added, area };
-  MOMENTS.set(strips, { lengthM, sheetMassKgM2, rho, moments });
-  return moments;
-}
+  return { carried, added, area };
+});
 
 /** What rules the two speeds of a turning blade; null of one that gravity does nothing to. */
 export function turnNumbers(
@@ -100,7 +91,7 @@ export function turnNumbers(
   steady: Turning,
 ): TurnNumbers | null {
   if (blade.fixedSpreadRad !== null || blade.lobes > 1 || blade.weightInWaterN <= 0) return null;
-  const { carried, added, area } = momentsOf(blade, waterDensityKgM3);
+  const { carried, added, area } = momentsOf(blade.strips, blade.lengthM, blade.sheetMassKgM2, waterDensityKgM3);
   const across = Math.sin(blade.coefficients.setAngleRad) ** 2;
   const sinBeta = Math.sin(steady.spreadRad);
   const drop = bearing.dropM;

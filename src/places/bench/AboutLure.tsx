@@ -10,7 +10,7 @@ import { Inspector } from './Inspector';
 import { LengthsPanel } from './LengthsPanel';
 import { MadeBar } from './MadeBar';
 import type { StringUnit } from './string-units';
-import { VersionsPanel } from './VersionsPanel';
+import { VersionsPanel } from '@/desk/versions/VersionsPanel';
 
 export interface AboutLureProps {
   readonly lure: Lure;

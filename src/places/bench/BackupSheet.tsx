@@ -28,8 +28,8 @@ import {
   takingWords,
 } from '@/words/backup-words';
 import { PERSISTENCE_WORDS, storageFailureWords } from '@/words/storage-words';
-import { tell } from './bench-state';
-import { isSafe, refreshList } from './bench-store';
+import { tell } from '@/desk/desk-state';
+import { isSafe, refreshList } from '@/desk/open-lure';
 
 /** What the app itself put in carries no day. */
 const EARLIEST_OWN = Date.UTC(2020, 0, 1);

@@ -7,15 +7,15 @@ import '@/ui/last-focus';
 import { useDark } from '@/ui/use-dark';
 import { useMissingParts } from '@/ui/use-missing-parts';
 import { Notices } from './later';
-import { tell, useBench } from './bench-state';
-import { openAnother, startBench } from './bench-store';
-import { exportLure } from './export-lure';
+import { tell, useDesk } from '@/desk/desk-state';
+import { openAnother, startBench } from '@/desk/open-lure';
+import { exportLure } from '@/desk/export-lure';
 import { OpenBench, WAYS_OUT } from './OpenBench';
 
 export function Bench() {
-  const history = useBench((state) => state.history);
-  const hasNotice = useBench((state) => state.notice !== null);
-  const theme = useBench((state) => state.settings.theme);
+  const history = useDesk((state) => state.history);
+  const hasNotice = useDesk((state) => state.notice !== null);
+  const theme = useDesk((state) => state.settings.theme);
   const isDark = useDark(theme);
   useEffect(() => {
     let stop: (() => void) | null = null;
@@ -46,7 +46,7 @@ const FROM_THE_PAGE: readonly WayOut[] = [
   {
     label: 'Export this lure',
     run: () => {
-      const { history } = useBench.getState();
+      const { history } = useDesk.getState();
       if (history) exportLure(history);
     },
   },
@@ -65,7 +65,7 @@ function Opening() {
 
 /** The browser asks before a page with unsaved work goes away. */
 function useUnsavedGuard() {
-  const isUnsaved = useBench((state) => state.saving.state === 'failed');
+  const isUnsaved = useDesk((state) => state.saving.state === 'failed');
   useEffect(() => {
     if (!isUnsaved) return;
     const onLeave = (event: BeforeUnloadEvent) => event.preventDefault();

@@ -9,9 +9,9 @@ import { oneLine } from '@/core/schema';
 import type { LureHistory } from '@/core/lure/history';
 import { Button } from '@/ui/Button';
 import { FAMILY_WORDS } from '@/words/family-words';
-import { tell, useBench } from './bench-state';
-import { changeSettings } from './bench-settings';
-import { change, perform } from './bench-store';
+import { tell, useDesk } from '@/desk/desk-state';
+import { changeSettings } from '@/desk/settings';
+import { change, perform } from '@/desk/open-lure';
 import { FileMenu, FileUnpressed, LureMenu, LuresUnpressed } from './later';
 
 export interface BenchHeaderProps {
@@ -23,7 +23,7 @@ export interface BenchHeaderProps {
 
 export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
   const { lure, past, future } = history;
-  const { system } = useBench((state) => state.settings);
+  const { system } = useDesk((state) => state.settings);
   return (
     <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line bg-panel px-4 py-1.5">
       <span className="mr-2 text-lg font-extrabold tracking-tight text-accent">Mazurka</span>
@@ -104,7 +104,7 @@ function NameField({ name, isReady }: { readonly name: string; readonly isReady:
 }
 
 function SavedState() {
-  const saving = useBench((state) => state.saving);
+  const saving = useDesk((state) => state.saving);
   const words = { saved: 'saved', saving: 'saving…', failed: 'not saved' }[saving.state];
   return (
     <span

@@ -7,11 +7,11 @@ import { LURE_FILE_MAX_BYTES } from '@/core/files/lure-file';
 import { Button } from '@/ui/Button';
 import { backupAge } from '@/words/backup-words';
 import { lureFileProblemWords } from '@/words/problem-words';
-import { exportLure } from './export-lure';
-import { openSheet, tell, useBench } from './bench-state';
-import { duplicateLure, importLureText, removeOpenLure } from './shelf';
+import { exportLure } from '@/desk/export-lure';
+import { openSheet, tell, useDesk } from '@/desk/desk-state';
+import { duplicateLure, importLureText, removeOpenLure } from '@/desk/shelf';
 import { MENU, MENU_ITEM } from './menu-looks';
-import { openStores } from './storage-room';
+import { openStores } from '@/desk/stores';
 
 export const FileMenu = memo(function FileMenu() {
   const input = useRef<HTMLInputElement>(null);
@@ -97,12 +97,12 @@ function BackupAge() {
 
 /** In a tab of its own: the bench stays as it is. */
 function openBuildSheet(show: 'sheet' | 'template' = 'sheet') {
-  const id = useBench.getState().history?.lure.id;
+  const id = useDesk.getState().history?.lure.id;
   if (id) window.open(`/sheet?lure=${id}${show === 'template' ? '&show=template' : ''}`, '_blank', 'noopener');
 }
 
 function exportOpenLure() {
-  const { history } = useBench.getState();
+  const { history } = useDesk.getState();
   if (history) exportLure(history);
 }
 

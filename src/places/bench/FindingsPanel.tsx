@@ -10,8 +10,8 @@ import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { findingWords, repairWords, SEVERITY_WORDS } from '@/words/finding-words';
 import { partTitle } from '@/words/part-words';
-import { pick } from './bench-state';
-import { change } from './bench-store';
+import { pick } from '@/desk/desk-state';
+import { change } from '@/desk/open-lure';
 
 const MARKS = {
   fault: { icon: OctagonX, look: 'border-fault bg-fault-soft', word: 'text-fault' },

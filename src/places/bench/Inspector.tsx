@@ -8,8 +8,8 @@ import { Button } from '@/ui/Button';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { handlingCaution } from '@/words/caution-words';
 import { partMeasures, partTitle } from '@/words/part-words';
-import { useBench } from './bench-state';
-import { change } from './bench-store';
+import { useDesk } from '@/desk/desk-state';
+import { change } from '@/desk/open-lure';
 import { PieceFields } from './PieceFields';
 import type { StringUnit } from './string-units';
 import { WireFields } from './WireFields';
@@ -23,7 +23,7 @@ export interface InspectorProps {
 /** The picked part: what it is, what it measures, and what is set about it here. */
 export function Inspector({ unit, lure: shown, system }: InspectorProps) {
   // What is set here is set on the lure as it is: the hand can be quicker than the page around the drawing.
-  const lure = useBench((state) => state.history?.lure) ?? shown;
+  const lure = useDesk((state) => state.history?.lure) ?? shown;
   const item = unit?.item ? (lure.build.items[unit.item.id] ?? unit.item) : null;
   return (
     <section aria-label="Picked part" className="flex flex-col gap-2">

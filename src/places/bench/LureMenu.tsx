@@ -5,15 +5,15 @@ import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import type { LureId } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
-import { openSheet, useBench } from './bench-state';
-import { openLure } from './bench-store';
+import { openSheet, useDesk } from '@/desk/desk-state';
+import { openLure } from '@/desk/open-lure';
 import { MENU, MENU_ITEM } from './menu-looks';
 
 /** The lures last changed; the rest are in the list with drawings. */
 const SHOWN = 12;
 
 export const LureMenu = memo(function LureMenu({ openId }: { readonly openId: string }) {
-  const lures = useBench((state) => state.lures);
+  const lures = useDesk((state) => state.lures);
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>

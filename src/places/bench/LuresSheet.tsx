@@ -11,18 +11,18 @@ import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
 import { isoDay } from '@/ui/today';
 import { FAMILY_WORDS } from '@/words/family-words';
-import { openSheet, useBench } from './bench-state';
-import { openLure, refreshList } from './bench-store';
-import { exportDamaged, salvageDamaged } from './recovery';
-import { putBackAndOpen } from './shelf';
-import { openStores } from './storage-room';
+import { openSheet, useDesk } from '@/desk/desk-state';
+import { openLure, refreshList } from '@/desk/open-lure';
+import { exportDamaged, salvageDamaged } from '@/desk/recovery';
+import { putBackAndOpen } from '@/desk/shelf';
+import { openStores } from '@/desk/stores';
 
 const ROW_PX = 96;
 const PICTURE = { width: 240, height: 84, scale: 1.7 } as const;
 
 /** All of one's lures with their drawings, the last changed first. */
 export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
-  const lures = useBench((state) => state.lures);
+  const lures = useDesk((state) => state.lures);
   return (
     <Sheet
       open
@@ -40,7 +40,7 @@ export function LuresSheet({ onClose }: { readonly onClose: () => void }) {
 
 /** Records that cannot be read whole: what can be read, or the record as it is. */
 function Damaged({ onClose }: { readonly onClose: () => void }) {
-  const damaged = useBench((state) => state.damaged);
+  const damaged = useDesk((state) => state.damaged);
   if (damaged.length === 0) return null;
   const open = async (record: DamagedRecord) => {
     const id = await salvageDamaged(record);
@@ -71,7 +71,7 @@ function Damaged({ onClose }: { readonly onClose: () => void }) {
 
 /** Lures put away: they keep their place and all that was done to them. */
 function PutAway({ onClose }: { readonly onClose: () => void }) {
-  const lures = useBench((state) => state.lures);
+  const lures = useDesk((state) => state.lures);
   const [away, setAway] = useState<readonly ShelfEntry[]>([]);
   useEffect(() => {
     let isHere = true;
@@ -109,7 +109,7 @@ function PutAway({ onClose }: { readonly onClose: () => void }) {
 
 /** Only the lures in sight are read and drawn. */
 function LureList({ lures, onClose }: { readonly lures: readonly ShelfEntry[]; readonly onClose: () => void }) {
-  const openId = useBench((state) => state.history?.lure.id);
+  const openId = useDesk((state) => state.history?.lure.id);
   const [typed, setTyped] = useState('');
   const [family, setFamily] = useState<Family | 'all'>('all');
   const shown = useMemo(() => {

@@ -7,9 +7,9 @@ import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { today } from '@/ui/today';
 import { costWords } from '@/words/finding-words';
-import { useBench } from './bench-state';
-import { change } from './bench-store';
-import { openStores } from './storage-room';
+import { useDesk } from '@/desk/desk-state';
+import { change } from '@/desk/open-lure';
+import { openStores } from '@/desk/stores';
 
 /** Design or made; on a made lure, what the changes since then take. */
 export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system: UnitSystem }) {
@@ -17,7 +17,7 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
   const costs = made ? costOfChange(made.build, build) : [];
   const numbers = useNumbers(lure.id, made?.onDay ?? null);
   // What is pressed is meant of the lure on the bench, of which this can be a moment behind.
-  const live = useBench((state) => state.history?.lure) ?? lure;
+  const live = useDesk((state) => state.history?.lure) ?? lure;
   const mark = () => change('mark as made', [{ kind: 'mark', made: { onDay: today(), build: live.build } }]);
   return (
     <section aria-label="Made or not" className="flex flex-col gap-1.5 border-b border-line pb-3 text-sm">

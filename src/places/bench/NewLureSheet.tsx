@@ -6,7 +6,7 @@ import { LurePicture } from '@/drawing/LurePicture';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { FAMILY_WORDS } from '@/words/family-words';
-import { startFrom, startNewLure } from './shelf';
+import { startFrom, startNewLure } from '@/desk/shelf';
 
 const PLAIN_WORDS: Readonly<Record<Family, string>> = {
   inlineSpinner: 'A straight wire with a loop at both ends; blade, beads and body threaded on it, the hook behind.',

@@ -1,32 +1,30 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { layOut } from '@/core/geometry/layout';
 import type { LureHistory } from '@/core/lure/history';
-import { lureMass } from '@/core/lengths/mass';
-import { deltaSeats, filmSeats, spinSeats } from '@/core/geometry/seats';
-import { doesTurn, predictSpin, type SpinPrediction } from '@/core/predict/spin';
+import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import { showLengthBoth, showMass } from '@/core/units/write';
-import { Elevation } from '@/drawing/Elevation';
-import { motionsOf } from '@/drawing/motion';
-import { stageScale, viewOf, type StageScale, type StageView } from '@/drawing/stage-view';
+import { closeSheet, openSheet, pick, useDesk } from '@/desk/desk-state';
+import { laidOf, massOf, motionsWith, predictionOf, ratesBefore } from '@/desk/derived';
+import { exportLure } from '@/desk/export-lure';
+import type * as FindingsRoom from '@/desk/findings-and-cuts';
+import type { FindingsAndCuts } from '@/desk/findings-and-cuts';
+import { drawingStands, perform, saveWhole } from '@/desk/open-lure';
+import { changeSettings } from '@/desk/settings';
+import { retrieveSpeed } from '@/desk/speed';
+import { Stage } from '@/desk/stage/Stage';
+import { useStageView } from '@/desk/stage/use-stage-view';
 import { Boundary, type WayOut } from '@/ui/Boundary';
 import { Button } from '@/ui/Button';
 import { useAfterPaint } from '@/ui/use-after-paint';
 import { usePainted } from '@/ui/use-painted';
 import { useMedia, useSize } from '@/ui/use-media';
 import { storageFailureWords } from '@/words/storage-words';
-import type * as AroundModule from './around';
-import type { Around } from './around';
 import { BenchHeader } from './BenchHeader';
-import { closeSheet, openSheet, pick, useBench } from './bench-state';
-import { changeSettings } from './bench-settings';
-import { drawingStands, perform, saveWhole } from './bench-store';
 import {
   AboutLure,
   BackupSheet,
   BeatReadouts,
-  BendHandles,
   CompareSheet,
   LuresSheet,
   NewLureSheet,
@@ -39,19 +37,12 @@ import {
   StringSection,
   TrueSizeSheet,
 } from './later';
-import { exportLure } from './export-lure';
-import { partDeeds, type PartDeeds, type PickerAim } from './part-deeds';
-import { retrieveSpeed } from './speed';
+import { partDeeds, type PartDeeds } from './part-deeds';
+import type { PickerAim } from '@/desk/picker/picker-aim';
 import { stringUnits, type StringUnit } from './string-units';
-import { useRatesBefore } from './use-rates-before';
 
-/** Of the window's height, for the drawing on a wide screen. */
-const STAGE_SHARE = 0.36;
 /** How long a bend must be held still before the figures and findings around the drawing follow it. */
 const REST_UNDER_THE_HAND_MS = 140;
-/** A bent wire is nearly as high as it is long. */
-const BENT_STAGE_SHARE = 0.42;
-
 export interface OpenBenchProps {
   readonly history: LureHistory;
   readonly isDark: boolean;
@@ -63,48 +54,35 @@ export interface OpenBenchProps {
  */
 export function OpenBench({ history: done, isDark }: OpenBenchProps) {
   // A change under the hand is shown as if it were done.
-  const draft = useBench((state) => state.draft);
+  const draft = useDesk((state) => state.draft);
   const history = useMemo(() => (draft ? { ...done, lure: draft.lure } : done), [done, draft]);
   const { lure } = history;
   const { build } = lure;
-  const { system, retrieve, slowedBy, screenPxPerMm, trueSize, water } = useBench((state) => state.settings);
-  const picked = useBench((state) => state.picked);
-  const bladeState = useBench((state) => state.bladeState);
+  const { system, retrieve, slowedBy, screenPxPerMm, trueSize, water } = useDesk((state) => state.settings);
+  const bladeState = useDesk((state) => state.bladeState);
   const stage = useRef<HTMLDivElement>(null);
   const size = useSize(stage);
   const prefersStill = useMedia('(prefers-reduced-motion: reduce)');
   const speedMps = retrieveSpeed(retrieve);
 
-  const layout = useMemo(() => layOut(build), [build]);
-  const seats = useMemo(() => spinSeats(build, layout), [build, layout]);
-  const films = useMemo(() => filmSeats(layout), [layout]);
-  const deltas = useMemo(() => deltaSeats(layout), [layout]);
-  const asPainted = usePainted(
-    useMemo(() => ({ history, layout, seats }), [history, layout, seats]),
-    draft ? REST_UNDER_THE_HAND_MS : 0,
-  );
-  const painted = asPainted.history.lure.build;
-  const prediction = useMemo(
-    () => predictSpin(painted, water, [speedMps], bladeState, asPainted.layout),
-    [painted, water, speedMps, bladeState, asPainted.layout],
-  );
-  const motions = useMemo(() => motionsOf(seats, films, deltas, prediction), [seats, films, deltas, prediction]);
-  const heightPx = typeof window === 'undefined' ? 800 : window.innerHeight;
-  const fixed = trueSize ? screenPxPerMm : null;
-  const share = layout.path ? BENT_STAGE_SHARE : STAGE_SHARE;
-  const view = useView(size ? stageScale(layout, motions, size.width, Math.max(240, heightPx * share), fixed) : null);
-  const overall = showLengthBoth(asPainted.layout.x1M - asPainted.layout.x0M, system);
-  const mass = useMemo(() => lureMass(painted), [painted]);
+  const laid = laidOf(build);
+  const painted = usePainted(history, draft ? REST_UNDER_THE_HAND_MS : 0);
+  const paintedBuild = painted.lure.build;
+  const paintedLaid = laidOf(paintedBuild);
+  const prediction = predictionOf(paintedBuild, water, speedMps, bladeState);
+  const motions = motionsWith(prediction, laid);
+  const view = useStageView(size, laid.layout, motions, trueSize ? screenPxPerMm : null);
+  const overall = showLengthBoth(paintedLaid.layout.x1M - paintedLaid.layout.x0M, system);
+  const mass = massOf(paintedBuild);
   const turning = prediction.blades.some(({ at: [at] }) => doesTurn(at));
-  const isPreview = useBench((state) => state.isPreview);
+  const isPreview = useDesk((state) => state.isPreview);
   const isPainted = useAfterPaint(view !== null);
   useEffect(() => {
     if (isPainted) drawingStands();
   }, [isPainted]);
   const isReady = isPainted && !isPreview;
 
-  const later = useMemo(() => ({ ...asPainted, prediction, view }), [asPainted, prediction, view]);
-  const around = useAround(later.history, later.prediction, speedMps, isReady);
+  const around = useAround(painted, prediction, speedMps, isReady);
   useUndoKeys();
   const onLure = { resetOn: [history], waysOut: WAYS_OUT };
   return (
@@ -122,8 +100,8 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                 <Boundary name="What the blades do" {...onLure}>
                   {isReady && (
                     <SpinReadouts
-                      build={later.history.lure.build}
-                      prediction={later.prediction}
+                      build={paintedBuild}
+                      prediction={prediction}
                       ratesBefore={around.ratesBefore}
                       system={system}
                       showsTicks={prefersStill}
@@ -137,7 +115,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                 <p className="px-2 text-ink-soft">
                   {overall} long · {showMass(mass, system)}
                 </p>
-                {isReady && later.prediction.beats.length > 0 && <BeatReadouts beats={later.prediction.beats} />}
+                {isReady && prediction.beats.length > 0 && <BeatReadouts beats={prediction.beats} />}
                 {isReady && (
                   <>
                     <Button look="quiet" onClick={() => openSheet('ride')}>
@@ -159,32 +137,27 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
             </div>
             <Boundary name="The drawing" {...onLure}>
               {view && (
-                <Elevation
+                <Stage
                   build={build}
-                  layout={layout}
                   view={view}
                   motions={motions}
                   findings={around.findings}
                   system={system}
-                  slowedBy={slowedBy}
-                  still={prefersStill}
-                  picked={picked}
-                  onPick={pick}
+                  isStill={prefersStill}
+                  isReady={isReady}
                   label={`${lure.name} from the side, nose left: ${overall} long`}
-                >
-                  {isReady && layout.path && <BendHandles build={build} layout={layout} view={view} />}
-                </Elevation>
+                />
               )}
             </Boundary>
           </div>
           <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1 contain-content">
             <Boundary name="The string" {...onLure}>
-              {later.view && isReady && (
+              {view && isReady && (
                 <StringSection
-                  build={later.history.lure.build}
-                  layout={later.layout}
-                  view={later.view}
-                  seats={later.seats}
+                  build={paintedBuild}
+                  layout={paintedLaid.layout}
+                  view={view}
+                  seats={paintedLaid.seats}
                   units={around.units}
                   unit={around.unit}
                   onPickUnit={around.pickUnit}
@@ -195,7 +168,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
             </Boundary>
           </section>
           <Boundary name="The retrieve" {...onLure}>
-            {isReady && <RetrievePanel build={later.history.lure.build} prediction={later.prediction} />}
+            {isReady && <RetrievePanel build={paintedBuild} prediction={prediction} />}
           </Boundary>
         </main>
         <aside
@@ -205,7 +178,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
           <Boundary name="What is known of this lure" {...onLure}>
             {isReady && around.isThere && (
               <AboutLure
-                lure={later.history.lure}
+                lure={painted.lure}
                 findings={around.findings}
                 unit={around.unit}
                 cuts={around.cuts}
@@ -225,7 +198,7 @@ export const WAYS_OUT: readonly WayOut[] = [
   {
     label: 'Undo the last change',
     run: () => {
-      useBench.setState({ draft: null });
+      useDesk.setState({ draft: null });
       perform({ do: 'undo' });
     },
   },
@@ -234,7 +207,7 @@ export const WAYS_OUT: readonly WayOut[] = [
 /** The deeds as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
 function deedsOnLive(shown: PartDeeds, unit: StringUnit | null, openPicker: (aim: PickerAim) => void): PartDeeds {
   const live = () => {
-    const build = useBench.getState().history?.lure.build;
+    const build = useDesk.getState().history?.lure.build;
     if (!build) return shown;
     const units = stringUnits(build);
     const now =
@@ -253,35 +226,22 @@ function deedsOnLive(shown: PartDeeds, unit: StringUnit | null, openPicker: (aim
   };
 }
 
-/** One view for as long as its numbers stay: most edits move nothing of the stage. */
-function useView(scale: StageScale | null): StageView | null {
-  const { widthPx = 0, heightPx = 0, pxPerMm = 0, originX = 0, originY = 0 } = scale ?? {};
-  return useMemo(
-    () => (widthPx === 0 ? null : viewOf({ widthPx, heightPx, pxPerMm, originX, originY })),
-    [widthPx, heightPx, pxPerMm, originX, originY],
-  );
-}
+type FindingsRoomType = typeof FindingsRoom;
 
-type AroundRoom = typeof AroundModule;
+const NOTHING_YET: FindingsAndCuts = { findings: [], cuts: [] };
 
-const NOTHING_AROUND: Around = { findings: [], cuts: [] };
-
-/** All that stands around the drawing, worked out from the lure as last painted; null until that part of the app is there. */
+/** All that stands around the drawing, from the lure as last painted; nothing until that part of the app is there. */
 function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: number, isReady: boolean) {
   const { lure } = history;
   const { build } = lure;
-  const picked = useBench((state) => state.picked);
-  const rules = useBench((state) => state.rules);
-  const water = useBench((state) => state.settings.water);
+  const picked = useDesk((state) => state.picked);
+  const rules = useDesk((state) => state.rules);
+  const water = useDesk((state) => state.settings.water);
   const [leg, setLeg] = useState<string | null>(null);
   const [aim, setAim] = useState<PickerAim | null>(null);
-  const room = useAroundRoom(isReady);
-  const { findings, cuts } = useMemo(
-    () => room?.aroundOf(lure, prediction, speedMps, water, rules) ?? NOTHING_AROUND,
-    [room, lure, prediction, speedMps, water, rules],
-  );
-  const units = useMemo(() => stringUnits(build), [build]);
-  const ratesBefore = useRatesBefore(history, prediction, speedMps, water);
+  const room = useFindingsRoom(isReady);
+  const { findings, cuts } = room?.findingsAndCuts(lure, prediction, speedMps, water, rules) ?? NOTHING_YET;
+  const units = stringUnits(build);
   const unit =
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??
     units.find(({ pick: each }) => each === picked) ??
@@ -291,13 +251,14 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
     setLeg(next.key);
     pick(next.pick);
   }, []);
-  return { isThere: room !== null, findings, cuts, units, unit, deeds, pickUnit, ratesBefore, aim, setAim };
+  const before = ratesBefore(history, prediction, speedMps, water);
+  return { isThere: room !== null, findings, cuts, units, unit, deeds, pickUnit, ratesBefore: before, aim, setAim };
 }
 
-function useAroundRoom(isReady: boolean): AroundRoom | null {
-  const [room, setRoom] = useState<AroundRoom | null>(null);
+function useFindingsRoom(isReady: boolean): FindingsRoomType | null {
+  const [room, setRoom] = useState<FindingsRoomType | null>(null);
   useEffect(() => {
-    if (isReady) void import('./around').then(setRoom);
+    if (isReady) void import('@/desk/findings-and-cuts').then(setRoom);
   }, [isReady]);
   return room;
 }
@@ -314,9 +275,9 @@ function Sheets({
   readonly onClosePicker: () => void;
   readonly speedMps: number;
 }) {
-  const { system, screenPxPerMm } = useBench((state) => state.settings);
-  const sheet = useBench((state) => state.sheet);
-  const compared = useBench((state) => state.compared);
+  const { system, screenPxPerMm } = useDesk((state) => state.settings);
+  const sheet = useDesk((state) => state.sheet);
+  const compared = useDesk((state) => state.compared);
   const closeAll = () => {
     onClosePicker();
     closeSheet();
@@ -351,7 +312,7 @@ function Sheets({
 
 /** As large as it is, or as large as the stage. The screen is measured once, against a bank card. */
 function TrueSizeButton() {
-  const { screenPxPerMm, trueSize } = useBench((state) => state.settings);
+  const { screenPxPerMm, trueSize } = useDesk((state) => state.settings);
   return (
     <Button
       look="quiet"
@@ -365,7 +326,7 @@ function TrueSizeButton() {
 
 /** The storage failed: what happened, that the lure is here, and the two things to do. */
 function NotSaved({ history }: { readonly history: LureHistory }) {
-  const saving = useBench((state) => state.saving);
+  const saving = useDesk((state) => state.saving);
   if (saving.state !== 'failed') return null;
   return (
     <div role="alert" className="flex flex-wrap items-center gap-2 border-b border-fault bg-fault-soft px-4 py-2">

@@ -10,17 +10,17 @@ import { saveFile } from '@/ui/save-file';
 import { Sheet } from '@/ui/Sheet';
 import { partLine, partTitle } from '@/words/part-words';
 import { partsFileProblemWords } from '@/words/problem-words';
-import { tell, useBench } from './bench-state';
+import { tell, useDesk } from '@/desk/desk-state';
 import { PutBack } from '@/ui/PutBack';
-import { addOwnParts, followOwnParts, importPartsText, removeOwnPart } from './own-things';
-import { MeasureBlade } from './MeasureBlade';
+import { addOwnParts, followOwnParts, importPartsText, removeOwnPart } from '@/desk/own-things';
+import { MeasureBlade } from '@/desk/picker/MeasureBlade';
 
 /** As many as are listed at once; all of them stand in every choice of parts. */
 const SHOWN = 60;
 
 /** Parts the user measured or took in: to look at, hand on, and add to. */
 export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem; readonly onClose: () => void }) {
-  const parts = useBench((state) => state.ownParts);
+  const parts = useDesk((state) => state.ownParts);
   const input = useRef<HTMLInputElement>(null);
   const [gone, setGone] = useState<Part | null>(null);
   const [isMeasuring, setMeasuring] = useState(parts.length === 0);

@@ -12,8 +12,8 @@ import { SelectField } from '@/ui/SelectField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
 import { CONDITION_WORDS, FIXING_WORDS } from '@/words/part-words';
-import { showDraft } from './bench-state';
-import { change, doDraft } from './bench-store';
+import { showDraft } from '@/desk/desk-state';
+import { change, doDraft } from '@/desk/open-lure';
 
 export interface PieceFieldsProps {
   readonly item: Item;

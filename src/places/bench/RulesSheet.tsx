@@ -5,15 +5,15 @@ import { hookRuleSchema, type HookRule } from '@/core/judgement/hook-rule';
 import { Button } from '@/ui/Button';
 import { PutBack } from '@/ui/PutBack';
 import { Sheet } from '@/ui/Sheet';
-import { useBench } from './bench-state';
-import { putRule, removeRule } from './own-things';
+import { useDesk } from '@/desk/desk-state';
+import { putRule, removeRule } from '@/desk/own-things';
 
 const FIELD = 'min-h-11 rounded-md border border-line bg-panel px-2.5 text-base text-ink';
 const LABEL = 'flex flex-col gap-1 text-sm text-ink-soft';
 
 /** The user's own table of rules about hooks, with where and when each was read. */
 export function RulesSheet({ onClose }: { readonly onClose: () => void }) {
-  const rules = useBench((state) => state.rules);
+  const rules = useDesk((state) => state.rules);
   const [gone, setGone] = useState<HookRule | null>(null);
   return (
     <Sheet

@@ -26,8 +26,8 @@ import { showLength, type UnitSystem } from '@/core/units/write';
 import { PartPortrait } from '@/drawing/PartPortrait';
 import type { StageView } from '@/drawing/stage-view';
 import { KIND_WORDS, partTitle } from '@/words/part-words';
-import { pick } from './bench-state';
-import { change } from './bench-store';
+import { pick } from '@/desk/desk-state';
+import { change } from '@/desk/open-lure';
 import type { PartDeeds } from './part-deeds';
 import type { StringUnit } from './string-units';
 

@@ -13,8 +13,8 @@ import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
-import { showDraft } from './bench-state';
-import { change, doDraft } from './bench-store';
+import { showDraft } from '@/desk/desk-state';
+import { change, doDraft } from '@/desk/open-lure';
 
 type Unit = 'mm' | 'in';
 

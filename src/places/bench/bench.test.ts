@@ -3,8 +3,9 @@ import { edited, itemId, part, plainBait, plainSpinner, spinner } from '@/testin
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
 import { USUAL_SETTINGS } from '@/data/settings';
-import { partDeeds, type PickerAim } from './part-deeds';
-import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from './speed';
+import type { PickerAim } from '@/desk/picker/picker-aim';
+import { partDeeds } from './part-deeds';
+import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from '@/desk/speed';
 import { stringUnits } from './string-units';
 
 describe('the string', () => {

@@ -1,19 +1,13 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
 import { carrierRoom } from '@/core/carriers/carrier';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
-import type { Placement } from '@/core/fits/placement';
+import type { PickerAim } from '@/desk/picker/picker-aim';
 import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
 import { childrenOf, howSchema, type Build, type Seat } from '@/core/lure/lure';
 import type { How } from '@/core/parts/kinds/room';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
-import { change } from './bench-store';
+import { change } from '@/desk/open-lure';
 import type { StringUnit } from './string-units';
-
-/** What the part picker is open for: a place, and the kinds of part that could go there. */
-export interface PickerAim {
-  readonly placement: Placement;
-  readonly kinds: readonly PartKind[];
-}
 
 export interface Hold {
   readonly word: string;

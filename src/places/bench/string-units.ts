@@ -1,4 +1,5 @@
 /** The string as it is shown: what is moved as one is one unit, in threading order, with what hangs behind what holds it. */
+import { oncePer } from '@/core/once';
 import { legsTogether } from '@/core/lure/editing';
 import {
   childrenOf,
@@ -29,7 +30,7 @@ export interface StringUnit {
   readonly isHeld: boolean;
 }
 
-export function stringUnits(build: Build): StringUnit[] {
+export const stringUnits = oncePer((build: Build): readonly StringUnit[] => {
   const held = (parent: Holder): StringUnit[] =>
     childrenOf(build, parent)
       .flatMap((item): StringUnit[] => [
@@ -73,4 +74,4 @@ export function stringUnits(build: Build): StringUnit[] {
   });
   const tie = hasTie(build.carrier) ? [end('tie'), ...held('tie')] : [];
   return [end('nose'), ...held('nose'), ...tie, ...threaded, end('tail'), ...held('tail')];
-}
+});

@@ -15,7 +15,7 @@ import {
 import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { AXIS_TEXT } from './chart-axes';
-import { FASTEST_SHOWN_MPS } from './speed';
+import { FASTEST_SHOWN_MPS } from '../speed';
 
 export interface RateCurveProps {
   readonly prediction: SpinPrediction;

@@ -4,8 +4,8 @@ import type { Part } from '@/core/parts/part';
 import { readPartsFile } from '@/core/parts/parts-file';
 import { partsFileProblemWords } from '@/words/problem-words';
 import { storageFailureWords } from '@/words/storage-words';
-import { tell, useBench } from './bench-state';
-import { openStores } from './storage-room';
+import { tell, useDesk } from './desk-state';
+import { openStores } from './stores';
 
 let toldDamagedParts = '';
 let followsOwnParts = false;
@@ -20,7 +20,7 @@ export function followOwnParts() {
 async function refreshOwnParts() {
   const list = await (await openStores()).parts.list();
   if (!list.ok) return;
-  useBench.setState({ ownParts: list.value.parts });
+  useDesk.setState({ ownParts: list.value.parts });
   const damaged = list.value.damaged.join(', ');
   if (damaged !== toldDamagedParts && damaged !== '') {
     tell('trouble', `Parts damaged and left as they are: ${damaged}. The others are in order.`);

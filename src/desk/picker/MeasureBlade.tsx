@@ -15,7 +15,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { idFromName } from '@/core/lure/lure-id';
 import { agreementWords, measuredWords } from '@/words/measuring-words';
-import { addOwnParts } from './own-things';
+import { addOwnParts } from '../own-things';
 
 const FIELD = 'min-h-11 w-full rounded-md border border-line bg-panel px-2.5 text-base text-ink';
 const SHEETS: readonly MaterialId[] = ['brass', 'copper', 'nickelSilver', 'stainless', 'aluminium'];

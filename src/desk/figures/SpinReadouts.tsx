@@ -10,7 +10,7 @@ import { partTitle } from '@/words/part-words';
 import type { BladeOutput } from '@/core/predict/movers';
 import { movesWords, unsureWords, type RideShown, type SpeedUnit } from '@/words/ride-words';
 import { READOUT_WHY, stillWords } from '@/words/spin-words';
-import { useBench } from './bench-state';
+import { useDesk } from '../desk-state';
 import { RideReadouts } from './RideReadouts';
 import { shownOf, useRide } from './use-core';
 
@@ -37,8 +37,8 @@ export const SpinReadouts = memo(function SpinReadouts({
   speedUnit,
 }: SpinReadoutsProps) {
   const { blades } = prediction;
-  const { water, outfit } = useBench((state) => state.settings);
-  const bladeState = useBench((state) => state.bladeState);
+  const { water, outfit } = useDesk((state) => state.settings);
+  const bladeState = useDesk((state) => state.bladeState);
   const ride = useRide(build, water, outfit, bladeState, speedMps);
   const answer = shownOf(ride);
   const shown = answer && { ...answer, system, speedUnit };

@@ -6,9 +6,9 @@ import { idFromName } from '@/core/lure/lure-id';
 import { FAMILY_WORDS } from '@/words/family-words';
 import { lureFileProblemWords } from '@/words/problem-words';
 import { storageFailureWords } from '@/words/storage-words';
-import { tell, useBench } from './bench-state';
-import { isSafe, openLure, refreshList } from './bench-store';
-import { openStores } from './storage-room';
+import { tell, useDesk } from './desk-state';
+import { isSafe, openLure, refreshList } from './open-lure';
+import { openStores } from './stores';
 
 /** Starts a new lure of a family and opens it. */
 export async function startNewLure(family: Family) {
@@ -17,7 +17,7 @@ export async function startNewLure(family: Family) {
 }
 
 export async function duplicateLure() {
-  const lure = useBench.getState().history?.lure;
+  const lure = useDesk.getState().history?.lure;
   if (lure) await startFrom(lure);
 }
 
@@ -60,12 +60,12 @@ async function addAndOpen(lure: Lure): Promise<boolean> {
 
 /** Takes the open lure off the shelf; it can be put back from the notice that tells of it, and from the list of lures. */
 export async function removeOpenLure() {
-  const lure = useBench.getState().history?.lure;
+  const lure = useDesk.getState().history?.lure;
   if (!lure || !(await isSafe())) return;
   const away = await (await openStores()).lures.putAway(lure.id);
   if (!away.ok) return tell('trouble', storageFailureWords(away.failure));
   await refreshList();
-  const next = useBench.getState().lures[0];
+  const next = useDesk.getState().lures[0];
   if (next) await openLure(next.id as LureId);
   else await startNewLure(lure.family);
   tell('news', `${lure.name} was put away.`, { label: 'Put it back', run: () => void putBackAndOpen(lure.id) });

@@ -18,10 +18,10 @@ import {
   rideFigures,
   type RideFigure,
 } from '@/words/ride-words';
-import { useBench } from './bench-state';
-import { changeSettings } from './bench-settings';
+import { useDesk } from '../desk-state';
+import { changeSettings } from '../settings';
 import { HeadFinder } from './HeadFinder';
-import { retrieveSpeed, SPEED_WAYS, speedInWords } from './speed';
+import { retrieveSpeed, SPEED_WAYS, speedInWords } from '../speed';
 import { shownOf, useRide, useWay } from './use-core';
 
 const ArmChart = latePart(() => import('./ArmChart').then((room) => room.default));
@@ -40,8 +40,8 @@ export interface RideSheetProps {
 
 /** Everything said of how a lure rides, with the line, rod and water it is said for, and its way through the water drawn. */
 export function RideSheet({ lure, onClose }: RideSheetProps) {
-  const { retrieve, system, water, outfit, countdownS } = useBench((state) => state.settings);
-  const bladeState = useBench((state) => state.bladeState);
+  const { retrieve, system, water, outfit, countdownS } = useDesk((state) => state.settings);
+  const bladeState = useDesk((state) => state.bladeState);
   const speedMps = retrieveSpeed(retrieve);
   const { build } = lure;
   const asked = useRide(build, water, outfit, bladeState, speedMps);
@@ -184,7 +184,7 @@ const SWIVEL_NAMES: Readonly<Record<Outfit['swivel'], string>> = {
 
 /** Line, rod and water: all depths hang on them. */
 function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly system: UnitSystem }) {
-  const water = useBench((state) => state.settings.water);
+  const water = useDesk((state) => state.settings.water);
   const set = (change: Partial<Outfit>) => changeSettings({ outfit: { ...outfit, ...change } });
   const isMetric = system === 'metric';
   const salt = WATERS_BY_SALT.find(({ salinityGPerKg }) => salinityGPerKg === water.salinityGPerKg);

@@ -7,8 +7,8 @@ import type { Build } from '@/core/lure/lure';
 import type { PlacedSection } from '@/core/carriers/wire-path';
 import type { StageView } from '@/drawing/stage-view';
 import { degrees } from '@/words/angle-words';
-import { pick, showDraft, useBench } from './bench-state';
-import { doDraft } from './bench-store';
+import { pick, showDraft, useDesk } from '../desk-state';
+import { doDraft } from '../open-lure';
 
 export interface BendHandlesProps {
   readonly build: Build;
@@ -61,7 +61,7 @@ function Handle({
 
   const bend = (angleRad: number) => {
     // The wire as it is done, not as it is drawn under the hand: else every step would build on the last.
-    const carrier = useBench.getState().history?.lure.build.carrier;
+    const carrier = useDesk.getState().history?.lure.build.carrier;
     if (carrier?.kind === 'bentWire') showDraft(bendTo(carrier, index, angleRad));
   };
   const pointed = (event: PointerEvent) => {

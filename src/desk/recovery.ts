@@ -5,8 +5,8 @@ import type { DamagedRecord } from '@/data/lure-store';
 import { dropUnsaved, readUnsaved } from '@/data/unsaved';
 import { saveFile } from '@/ui/save-file';
 import { storageFailureWords } from '@/words/storage-words';
-import { tell } from './bench-state';
-import { openStores } from './storage-room';
+import { tell } from './desk-state';
+import { openStores } from './stores';
 
 /** On a visit after one whose last changes were not stored: they are put beside what is. */
 export async function bringBackUnsaved(): Promise<void> {

@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
-import { compareWith } from './bench-state';
-import { change } from './bench-store';
+import { compareWith } from '../desk-state';
+import { change } from '../open-lure';
 
 /** The builds kept under a name: to keep this one, go back to one, or lay one beside this. */
 export function VersionsPanel({ lure }: { readonly lure: Lure }) {

@@ -13,13 +13,13 @@ import { dropUnsaved, keepUnsaved } from '@/data/unsaved';
 import type { OpenLure, PerformResult } from '@/data/lure-store';
 import { refusalWords } from '@/words/refusal-words';
 import { PERSISTENCE_WORDS, storageFailureWords } from '@/words/storage-words';
-import { changeSettings, showStoredSettings } from './bench-settings';
-import { tell, useBench } from './bench-state';
+import { changeSettings, showStoredSettings } from './settings';
+import { tell, useDesk } from './desk-state';
 import './keep-drawn';
 import { bringBackUnsaved } from './recovery';
-import { openStores } from './storage-room';
+import { openStores } from './stores';
 
-const { setState, getState } = useBench;
+const { setState, getState } = useDesk;
 
 /** What storage is known to hold of the open lure, and the deeds not yet in it. */
 let stored: OpenLure | null = null;

@@ -2,7 +2,7 @@
 
 import { useEffect } from 'react';
 import { Toaster, toast } from 'sonner';
-import { useBench } from './bench-state';
+import { useDesk } from './desk-state';
 
 /** In the inks of the app and its type. */
 const LOOKS = {
@@ -12,7 +12,7 @@ const LOOKS = {
 
 /** What is told once, in a corner, with the way back where there is one. */
 export function Notices({ isDark }: { readonly isDark: boolean }) {
-  const notice = useBench((state) => state.notice);
+  const notice = useDesk((state) => state.notice);
   useEffect(() => {
     if (!notice) return;
     const { tone, text, action } = notice;

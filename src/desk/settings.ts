@@ -1,10 +1,10 @@
 /** The user's settings on this page: shown at once, written behind it. */
 import type { Settings } from '@/data/settings';
 import { storageFailureWords } from '@/words/storage-words';
-import { tell, useBench } from './bench-state';
-import { openStores } from './storage-room';
+import { tell, useDesk } from './desk-state';
+import { openStores } from './stores';
 
-const { setState, getState } = useBench;
+const { setState, getState } = useDesk;
 
 /** Settings on their way to storage: what comes back meanwhile is older than what is shown. */
 let onTheWay = 0;

@@ -29,7 +29,7 @@ export interface Notice {
 /** A sheet laid over the bench. */
 export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'backup';
 
-export interface BenchState {
+export interface DeskState {
   readonly history: LureHistory | null;
   /** The lure is only what was last drawn: storage is not open yet, and nothing can be done to it. */
   readonly isPreview: boolean;
@@ -59,7 +59,7 @@ export interface Draft {
   readonly edits: readonly Edit[];
 }
 
-export const useBench = create<BenchState>(() => ({
+export const useDesk = create<DeskState>(() => ({
   history: null,
   isPreview: false,
   saving: { state: 'saved' },
@@ -78,36 +78,36 @@ export const useBench = create<BenchState>(() => ({
 }));
 
 export function tell(tone: Notice['tone'], text: string, action: Notice['action'] = null) {
-  useBench.setState({ notice: { number: (useBench.getState().notice?.number ?? 0) + 1, tone, text, action } });
+  useDesk.setState({ notice: { number: (useDesk.getState().notice?.number ?? 0) + 1, tone, text, action } });
 }
 
 /** Shows the lure as it would be with these edits, until they are done or dropped. */
 export function showDraft(edits: readonly Edit[]) {
-  const lure = useBench.getState().history?.lure;
+  const lure = useDesk.getState().history?.lure;
   const applied = lure && edits.length > 0 ? applyEdits(lure, edits) : null;
-  useBench.setState({ draft: applied?.ok ? { lure: applied.lure, edits } : null });
+  useDesk.setState({ draft: applied?.ok ? { lure: applied.lure, edits } : null });
 }
 
 export function pick(picked: Pick | null) {
-  useBench.setState({ picked });
+  useDesk.setState({ picked });
 }
 
 export function tryState(bladeState: BladeState) {
-  useBench.setState({ bladeState });
+  useDesk.setState({ bladeState });
 }
 
 export function askAgain() {
-  useBench.setState(({ round }) => ({ round: round + 1 }));
+  useDesk.setState(({ round }) => ({ round: round + 1 }));
 }
 
 export function openSheet(sheet: SheetName) {
-  useBench.setState({ sheet });
+  useDesk.setState({ sheet });
 }
 
 export function closeSheet() {
-  useBench.setState({ sheet: null });
+  useDesk.setState({ sheet: null });
 }
 
 export function compareWith(compared: number) {
-  useBench.setState({ sheet: 'compare', compared });
+  useDesk.setState({ sheet: 'compare', compared });
 }

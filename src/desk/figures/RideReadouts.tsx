@@ -3,7 +3,7 @@
 import { BandedReadout } from '@/ui/BandedReadout';
 import { Button } from '@/ui/Button';
 import { GLANCE, GLANCE_AT_SURFACE, noRideWords, rideFigures, type RideShown } from '@/words/ride-words';
-import { askAgain } from './bench-state';
+import { askAgain } from '../desk-state';
 import type { Asked, RideAnswer } from './use-core';
 
 export interface RideReadoutsProps {

@@ -13,10 +13,10 @@ import { Sheet } from '@/ui/Sheet';
 import { useMedia } from '@/ui/use-media';
 import { costWords } from '@/words/finding-words';
 import { KIND_WORDS } from '@/words/part-words';
-import { openSheet, useBench } from './bench-state';
-import { change } from './bench-store';
-import { followOwnParts } from './own-things';
-import type { PickerAim } from './part-deeds';
+import { openSheet, useDesk } from '../desk-state';
+import { change } from '../open-lure';
+import { followOwnParts } from '../own-things';
+import type { PickerAim } from './picker-aim';
 import { ChoiceRow } from './ChoiceRow';
 import { SORTS, sorted, useChoices, useEffects, type Choice, type Sort } from './use-choices';
 import { RadioRow } from '@/ui/RadioRow';
@@ -72,10 +72,10 @@ export function PartPicker(props: PartPickerProps) {
 type Row = { readonly row: 'choice'; readonly choice: Choice } | { readonly row: 'divider'; readonly count: number };
 
 function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
-  const water = useBench((state) => state.settings.water);
+  const water = useDesk((state) => state.settings.water);
   const { placement, kinds } = aim;
   const id = useId();
-  const ownParts = useBench((state) => state.ownParts);
+  const ownParts = useDesk((state) => state.ownParts);
   const [kind, setKind] = useState<PartKind>(kinds[0] ?? 'bead');
   const [typed, setTyped] = useState('');
   const [sort, setSort] = useState<Sort>('listed');

@@ -1,4 +1,5 @@
-/** What stands around the drawing, worked out once that is painted: it loads then, with the catalogue it reaches for. */
+/** The findings of the open lure and its lengths to cut: it loads once the drawing is painted, with the catalogue repairs reach for. */
+import { lastPer } from '@/core/once';
 import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Water } from '@/core/hydro/water';
 import type { Finding } from '@/core/judgement/finding';
@@ -8,20 +9,20 @@ import { cutLengths, type CutLength } from '@/core/lengths/lengths';
 import type { Lure } from '@/core/lure/lure';
 import type { SpinPrediction } from '@/core/predict/spin';
 
-export interface Around {
+export interface FindingsAndCuts {
   readonly findings: readonly Finding[];
   readonly cuts: readonly CutLength[];
 }
 
-export function aroundOf(
-  lure: Lure,
-  prediction: SpinPrediction,
-  speedMps: number,
-  water: Water,
-  rules: readonly HookRule[],
-): Around {
-  return {
+export const findingsAndCuts = lastPer(
+  (
+    lure: Lure,
+    prediction: SpinPrediction,
+    speedMps: number,
+    water: Water,
+    rules: readonly HookRule[],
+  ): FindingsAndCuts => ({
     findings: findings(lure, { water, speedMps, rules, prediction }, CATALOGUE),
     cuts: cutLengths(lure.build),
-  };
-}
+  }),
+);

@@ -8,12 +8,12 @@ import { writeLureFile } from '@/core/files/lure-file';
 import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
 import { bendTo } from '@/core/lure/bending';
-import { pick, showDraft, useBench } from './bench-state';
-import { changeSettings } from './bench-settings';
-import { drawingStands, change, doDraft, openLure, perform, saveWhole, startBench } from './bench-store';
+import { pick, showDraft, useDesk } from './desk-state';
+import { changeSettings } from './settings';
+import { drawingStands, change, doDraft, openLure, perform, saveWhole, startBench } from './open-lure';
 import { duplicateLure, importLureText, removeOpenLure, startNewLure } from './shelf';
 
-const state = () => useBench.getState();
+const state = () => useDesk.getState();
 
 function lure(): Lure {
   const { history } = state();

@@ -10,8 +10,8 @@ import { decimalText, inUnit, showMass, type UnitSystem } from '@/core/units/wri
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
 import { partTitle } from '@/words/part-words';
-import { useBench } from './bench-state';
-import { change } from './bench-store';
+import { useDesk } from '../desk-state';
+import { change } from '../open-lure';
 import { shownOf, useLightestHead } from './use-core';
 
 export interface HeadFinderProps {
@@ -28,7 +28,7 @@ export interface HeadFinderProps {
 export function HeadFinder({ lure, water, outfit, speedMps, depthNowM, system }: HeadFinderProps) {
   const [fromM, setFromM] = useState(Math.max(0.1, Math.round(depthNowM * 10) / 10));
   const [toM, setToM] = useState(Math.max(0.6, Math.round((depthNowM + 0.5) * 10) / 10));
-  const ownParts = useBench((state) => state.ownParts);
+  const ownParts = useDesk((state) => state.ownParts);
   const offered = useMemo(
     () => [...CATALOGUE, ...ownParts].filter(({ kind }) => kind === 'head' || kind === 'weight' || kind === 'body'),
     [ownParts],

@@ -12,13 +12,13 @@ import { QuantityField } from '@/ui/QuantityField';
 import { BLADE_STATE_WORDS, stallWords } from '@/words/spin-words';
 import { partTitle } from '@/words/part-words';
 import { Button } from '@/ui/Button';
-import { askAgain, tryState, useBench } from './bench-state';
-import { changeSettings } from './bench-settings';
-import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from './speed';
-import { shownOf, useCurve, useStall, type Asked } from './use-core';
+import { askAgain, tryState, useDesk } from '../desk-state';
+import { changeSettings } from '../settings';
+import { FASTEST_SHOWN_MPS, SPEED_WAYS, retrieveSpeed, sayBy, speedInWords } from '../speed';
+import { shownOf, useCurve, useStall, type Asked } from '../figures/use-core';
 import { RadioRow } from '@/ui/RadioRow';
 
-const RateCurve = latePart(() => import('./RateCurve').then((room) => room.default));
+const RateCurve = latePart(() => import('../figures/RateCurve').then((room) => room.default));
 
 export interface RetrievePanelProps {
   readonly build: Build;
@@ -27,9 +27,9 @@ export interface RetrievePanelProps {
 
 /** The retrieve, and the rate against every other speed. */
 export const RetrievePanel = memo(function RetrievePanel({ build, prediction }: RetrievePanelProps) {
-  const { retrieve, system, water } = useBench((state) => state.settings);
+  const { retrieve, system, water } = useDesk((state) => state.settings);
   const speed = retrieveSpeed(retrieve);
-  const bladeState = useBench((state) => state.bladeState);
+  const bladeState = useDesk((state) => state.bladeState);
   const curve = useCurve(build, water, bladeState);
   const stall = useStall(build, water, bladeState);
   const shown = shownOf(curve);
@@ -143,7 +143,7 @@ function StallLine({
   readonly speedMps: number;
   readonly by: Retrieve['by'];
 }) {
-  const bladeState = useBench((state) => state.bladeState);
+  const bladeState = useDesk((state) => state.bladeState);
   const unit = by === 'reel' ? 'mps' : by;
   return (
     <div className="flex items-start justify-between gap-x-3">

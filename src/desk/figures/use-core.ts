@@ -13,8 +13,8 @@ import type { RetrievePath } from '@/core/predict/retrieve-path';
 import type { SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { askCore } from '@/workers/core-client';
-import { useBench } from './bench-state';
-import { FASTEST_SHOWN_MPS } from './speed';
+import { useDesk } from '../desk-state';
+import { FASTEST_SHOWN_MPS } from '../speed';
 
 const POINTS = 40;
 const SPEEDS = Array.from({ length: POINTS }, (_, i) => ((i + 1) / POINTS) * FASTEST_SHOWN_MPS);
@@ -36,7 +36,7 @@ interface Held<Q, T> {
  */
 export function useCore<Q, T>(ask: (question: Q) => Promise<T>, question: Q): Asked<T> {
   const [held, setHeld] = useState<Held<Q, T> | null>(null);
-  const round = useBench((state) => state.round);
+  const round = useDesk((state) => state.round);
   const underWay = useRef<Promise<void>>(Promise.resolve());
   useEffect(() => {
     let isCurrent = true;

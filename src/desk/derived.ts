@@ -1,0 +1,61 @@
+/** What follows from the lure on the desk, worked out outside the components: each thing once for what it hangs on. */
+import type { Water } from '@/core/hydro/water';
+import type { BladeState } from '@/core/in-water/bearing';
+import { layOut, type Layout } from '@/core/geometry/layout';
+import { deltaSeats, filmSeats, spinSeats, type DeltaSeat, type FilmSeat, type SpinSeat } from '@/core/geometry/seats';
+import { lureMass } from '@/core/lengths/mass';
+import { applyEdits } from '@/core/lure/edit';
+import type { LureHistory } from '@/core/lure/history';
+import type { Build, ItemId } from '@/core/lure/lure';
+import { lastPer, oncePer } from '@/core/once';
+import { nominalSpin, predictSpin, type SpinPrediction } from '@/core/predict/spin';
+import { motionsOf, type Motion } from '@/drawing/motion';
+
+/** Where all of a build lies, and what of it turns. */
+export interface Laid {
+  readonly layout: Layout;
+  readonly seats: readonly SpinSeat[];
+  readonly films: readonly FilmSeat[];
+  readonly deltas: readonly DeltaSeat[];
+}
+
+export const laidOf = oncePer((build: Build): Laid => {
+  const layout = layOut(build);
+  return { layout, seats: spinSeats(build, layout), films: filmSeats(layout), deltas: deltaSeats(layout) };
+});
+
+/** kg */
+export const massOf = oncePer((build: Build): number => lureMass(build));
+
+/** How the blades turn at this speed, m/s. */
+export const predictionOf = lastPer(
+  (build: Build, water: Water, speedMps: number, bladeState: BladeState): SpinPrediction =>
+    predictSpin(build, water, [speedMps], bladeState, laidOf(build).layout),
+);
+
+/** How what turns is to be shown turning. */
+export const motionsWith = lastPer((prediction: SpinPrediction, { seats, films, deltas }: Laid): readonly Motion[] =>
+  motionsOf(seats, films, deltas, prediction),
+);
+
+const NONE: ReadonlyMap<ItemId, number> = new Map();
+
+/** What each blade turned at before the last change, at this speed, Hz; empty when nothing was changed. */
+export const ratesBefore = lastPer(
+  (
+    { lure, past }: LureHistory,
+    prediction: SpinPrediction,
+    speedMps: number,
+    water: Water,
+  ): ReadonlyMap<ItemId, number> => {
+    const last = past.at(-1);
+    const before = last ? applyEdits(lure, last.inverse) : null;
+    if (!before?.ok) return NONE;
+    const stations = new Set(prediction.blades.map(({ station }) => station));
+    return new Map(
+      nominalSpin(before.lure.build, water, [speedMps]).flatMap(({ station, outcomes: [at] }) =>
+        at?.outcome === 'turning' && stations.has(station) ? [[station, at.rateHz]] : [],
+      ),
+    );
+  },
+);
