@@ -50,9 +50,9 @@ export class BenchPage {
   }
 
   /** Picks a unit of the string, presses what is to be done with it, and takes this part. */
-  async put(unit: string | RegExp, deed: string, id: string, kind?: string) {
+  async put(unit: string | RegExp, command: string, id: string, kind?: string) {
     await this.unit(unit).click();
-    await this.button(deed).click();
+    await this.button(command).click();
     await this.pickPart(id, kind);
   }
 

@@ -2,7 +2,7 @@
  * The one database: lures, what was done to them, what a list shows of them, the user's own parts and rules, runs with
  * their pictures, and settings. Nothing else in the app touches storage.
  *
- * A lure lies in three tables, so that a deed writes only what it changed: the lure itself, the builds kept under a name,
+ * A lure lies in three tables, so that a command writes only what it changed: the lure itself, the builds kept under a name,
  * and one row for each change that can be undone or redone.
  */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';

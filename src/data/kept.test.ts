@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { anyAsked } from '@/testing/any-deed';
+import { anyAsked } from '@/testing/any-command';
 import { storageFailureWords } from '@/words/storage-words';
 import { CATALOGUE } from '../core/parts/catalogue';
 import { readPartsFile, writePartsFile } from '../core/parts/parts-file';

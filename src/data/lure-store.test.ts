@@ -4,7 +4,7 @@ import { demoLure, part } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { storageFailureWords } from '@/words/storage-words';
 import { threadParts } from '../core/lure/editing';
-import { startHistory, type Deed } from '../core/lure/history';
+import { startHistory, type Command } from '../core/lure/history';
 import { lureIdSchema } from '../core/lure/lure';
 import { MazurkaDatabase } from './database';
 import { toFailure } from './failure';
@@ -33,8 +33,8 @@ function value<T>(stored: Stored<T>): T {
 }
 
 const HOVNA = lureIdSchema.parse('hovna-lantern');
-const rename = (name: string): Deed => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] });
-const addBead = (lure: OpenLure): Deed => ({
+const rename = (name: string): Command => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] });
+const addBead = (lure: OpenLure): Command => ({
   do: 'change',
   code: 'thread',
   edits: [threadParts(lure.history.lure.build, part('bead-brass-3'), 0)],
@@ -60,12 +60,12 @@ describe('lures in storage', () => {
     expect(value(await store.list())).toHaveLength(DEMO_LURES.length);
   });
 
-  it('keep every deed, with undo and redo, over a closed and reopened database', async () => {
+  it('keep every command, with undo and redo, over a closed and reopened database', async () => {
     const { store, database, name } = open();
     value(await store.seed(DEMO_LURES));
     let lure = value(await store.read(HOVNA));
-    for (const deed of [addBead(lure), rename('Second'), { do: 'undo' } as const]) {
-      const result = value(await store.perform(lure, deed));
+    for (const command of [addBead(lure), rename('Second'), { do: 'undo' } as const]) {
+      const result = value(await store.perform(lure, command));
       expect(result.refusals).toEqual([]);
       lure = result.open;
     }
@@ -76,7 +76,7 @@ describe('lures in storage', () => {
     expect(again.history.lure.name).toBe('Hovna Lantern');
   });
 
-  it('two tabs on one lure: the second’s deed is done on top of the first’s, and both end the same', async () => {
+  it('two tabs on one lure: the second’s command is done on top of the first’s, and both end the same', async () => {
     const { store: one, name } = open();
     const { store: two } = open(name);
     value(await one.seed(DEMO_LURES));
@@ -93,7 +93,7 @@ describe('lures in storage', () => {
     expect(value(await two.read(HOVNA))).toEqual(end);
   });
 
-  it('deeds done faster than they are written are written at once; one refused leaves the others', async () => {
+  it('commands done faster than they are written are written at once; one refused leaves the others', async () => {
     const { store: one, name, database } = open();
     const { store: two } = open(name);
     value(await one.seed(DEMO_LURES));
@@ -161,7 +161,7 @@ describe('lures in storage', () => {
     expect(value(await store.read(HOVNA)).birth).not.toBe(value(await store.read(imported.id)).birth);
   });
 
-  it('a deed for a lure that another record stands in the place of is kept beside that one', async () => {
+  it('a command for a lure that another record stands in the place of is kept beside that one', async () => {
     const { store, database } = open();
     value(await store.seed(DEMO_LURES));
     let mine = value(await store.read(HOVNA));
@@ -187,23 +187,29 @@ describe('lures in storage', () => {
     expect(value(await store.read(done.open.history.lure.id)).history.past.map(({ code }) => code)).toHaveLength(3);
   });
 
-  it('a deed writes what it changed: one row of history, and the versions only when they change', async () => {
+  it('a command writes what it changed: one row of history, and the versions only when they change', async () => {
     const { store, database } = open();
     value(await store.seed(DEMO_LURES));
     let lure = value(await store.read(HOVNA));
-    const keep: Deed = {
+    const keep: Command = {
       do: 'change',
       code: 'keep',
       edits: [{ kind: 'keepVersion', at: 0, version: { name: 'V', build: lure.history.lure.build } }],
     };
-    for (const deed of [keep, ...Array.from({ length: 205 }, (_, i) => rename(`N${i}`))]) {
-      const done = value(await store.perform(lure, deed));
+    for (const command of [keep, ...Array.from({ length: 205 }, (_, i) => rename(`N${i}`))]) {
+      const done = value(await store.perform(lure, command));
       lure = done.open;
     }
     expect(await database.changes.where('[lure+seq]').between([HOVNA, 0], [HOVNA, 1e6]).count()).toBe(200);
     const [changes, versions] = [vi.spyOn(database.changes, 'bulkPut'), vi.spyOn(database.versions, 'put')];
-    for (const deed of [rename('Last'), { do: 'undo' }, { do: 'undo' }, { do: 'redo' }, rename('Instead')] as Deed[]) {
-      const done = value(await store.perform(lure, deed));
+    for (const command of [
+      rename('Last'),
+      { do: 'undo' },
+      { do: 'undo' },
+      { do: 'redo' },
+      rename('Instead'),
+    ] as Command[]) {
+      const done = value(await store.perform(lure, command));
       lure = done.open;
     }
     expect(changes.mock.calls.map(([rows]) => rows.length)).toEqual([1, 0, 0, 0, 1]);
@@ -256,7 +262,7 @@ describe('lures in storage', () => {
     expect(value(await store.read(HOVNA))).toEqual(lure);
     expect(value(await store.save(lure))).toMatchObject({ isBeside: false, open: { rev: lure.rev + 1 } });
     database.close();
-    // A connection that the browser closed is opened again for the next deed.
+    // A connection that the browser closed is opened again for the next command.
     expect(value(await store.read(HOVNA)).history).toEqual(lure.history);
 
     const named = (name: string) => toFailure(Object.assign(new Error(name), { name }));

@@ -1,11 +1,17 @@
 /**
- * Lures in the browser's storage. Every deed is written at once, in one transaction that awaits nothing else, and writes
+ * Lures in the browser's storage. Every command is written at once, in one transaction that awaits nothing else, and writes
  * only what it changed.
- * Two tabs: a write names the record's birth and the revision it was based on; when another tab was first, the deed is
+ * Two tabs: a write names the record's birth and the revision it was based on; when another tab was first, the command is
  * done again on what stands. A lure put away keeps its id, so that no other ever stands in its place.
  */
 import * as z from 'zod/mini';
-import { performDeed, startHistory, type Deed, type DeedRefusal, type LureHistory } from '../core/lure/history';
+import {
+  performCommand,
+  startHistory,
+  type Command,
+  type CommandRefusal,
+  type LureHistory,
+} from '../core/lure/history';
 import { buildSchema, lureSchema, type Build, type Lure, type LureId } from '../core/lure/lure';
 import { lureProblem } from '../core/files/lure-problem';
 import { freeId } from '../core/lure/lure-id';
@@ -29,13 +35,13 @@ export interface OpenLure {
   readonly isAway: boolean;
 }
 
-/** What became of deeds done on a stored lure. */
+/** What became of commands done on a stored lure. */
 export interface PerformResult {
   readonly open: OpenLure;
   /** How many were done. */
   readonly done: number;
   /** Why the others were not. */
-  readonly refusals: readonly DeedRefusal[];
+  readonly refusals: readonly CommandRefusal[];
   readonly onOthersWork: boolean;
   /** It had been put away, and this brought it back. */
   readonly isBack: boolean;
@@ -197,10 +203,10 @@ export class LureStore {
   }
 
   /**
-   * Does deeds on the stored lure, one after the other, and writes once. `based` is what the caller sees: when it is
-   * current its result is written as is. A deed refused on another tab's work leaves the others to be done.
+   * Does commands on the stored lure, one after the other, and writes once. `based` is what the caller sees: when it is
+   * current its result is written as is. A command refused on another tab's work leaves the others to be done.
    */
-  perform(based: OpenLure, ...deeds: readonly Deed[]): Promise<Stored<PerformResult>> {
+  perform(based: OpenLure, ...commands: readonly Command[]): Promise<Stored<PerformResult>> {
     const { id } = based.history.lure;
     return this.within(async (): Promise<PerformResult> => {
       // The revision stands on the shelf too: a lure with a long history is read again only when another tab wrote.
@@ -212,15 +218,15 @@ export class LureStore {
       const isBeside = row !== undefined && (row.birth !== based.birth || row.rev < based.rev);
       const onOthersWork = row !== undefined && !isBeside && row.rev !== based.rev;
       const current = row && !isBeside ? await this.opened(id) : based;
-      const refusals: DeedRefusal[] = [];
+      const refusals: CommandRefusal[] = [];
       let { history } = current;
-      for (const deed of deeds) {
-        const result = performDeed(history, deed);
+      for (const command of commands) {
+        const result = performCommand(history, command);
         if (result.ok) history = result.history;
         else refusals.push(result.refusal);
       }
       const outcome = {
-        done: deeds.length - refusals.length,
+        done: commands.length - refusals.length,
         refusals,
         onOthersWork,
         isBack: current.isAway,

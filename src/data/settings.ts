@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { handLengthM, placeText } from '../core/schema';
 import { outfitSchema, USUAL_OUTFIT } from '../core/hydro/outfit';
 import { LAKE_WATER, waterSchema } from '../core/hydro/water';
-import { TOOLS } from '../core/make/operation';
+import { TOOLS } from '../core/make/operation-rule';
 import { FINGERS } from '../core/units/finger-spans';
 
 export const retrieveSchema = z.strictObject({

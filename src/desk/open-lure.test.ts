@@ -60,7 +60,7 @@ describe('the open lure', () => {
     expect(lure().id).toBe('mirrow-drum');
   });
 
-  it('shows a deed at once and writes the deeds in order behind it', async () => {
+  it('shows a command at once and writes the commands in order behind it', async () => {
     for (const name of ['One', 'Two', 'Three']) {
       rename(name);
       expect(lure().name).toBe(name);
@@ -93,7 +93,7 @@ describe('the open lure', () => {
     expect(state().picked).toBe('tail');
   });
 
-  it('takes over what another tab wrote, and does its own deed on top when both wrote', async () => {
+  it('takes over what another tab wrote, and does its own command on top when both wrote', async () => {
     const read = await stores().lures.read(lure().id);
     if (!read.ok) throw new Error('it is stored');
     await stores().lures.perform(read.value, {

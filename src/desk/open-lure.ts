@@ -1,8 +1,8 @@
 /**
- * The open lure and the bench around it. A deed shows at once and is written at once behind it, in order; when writing
+ * The open lure and the bench around it. A command shows at once and is written at once behind it, in order; when writing
  * fails the lure stays here, says so, and is written whole as soon as storage takes it again.
  */
-import { performDeed, startHistory, type Deed } from '@/core/lure/history';
+import { performCommand, startHistory, type Command } from '@/core/lure/history';
 import type { Edit } from '@/core/lure/edit';
 import type { Lure, LureId } from '@/core/lure/lure';
 import { FIRST_LURE } from '@/demo/first-lure';
@@ -21,9 +21,9 @@ import { openStores } from './stores';
 
 const { setState, getState } = useDesk;
 
-/** What storage is known to hold of the open lure, and the deeds not yet in it. */
+/** What storage is known to hold of the open lure, and the commands not yet in it. */
 let stored: OpenLure | null = null;
-let waiting: Deed[] = [];
+let waiting: Command[] = [];
 let isWriting = false;
 /** The highest revision of the open lure seen in storage, whoever wrote it. */
 let seenRev = 0;
@@ -215,10 +215,10 @@ async function adopt(id: LureId) {
 }
 
 /** Does something to the open lure. Returns false, with the reason told, when it cannot be. */
-export function perform(deed: Deed): boolean {
+export function perform(command: Command): boolean {
   const { history, isPreview } = getState();
   if (!history || isPreview) return false;
-  const result = performDeed(history, deed);
+  const result = performCommand(history, command);
   if (!result.ok) {
     if (result.refusal.code !== 'nothingToDo') tell('trouble', refusalWords(result.refusal));
     return false;
@@ -235,7 +235,7 @@ export function perform(deed: Deed): boolean {
     keepUnsaved(globalThis.localStorage, result.history.lure, Date.now());
     void saveWhole();
   } else {
-    waiting = [...waiting, deed];
+    waiting = [...waiting, command];
     void write();
   }
   return true;
@@ -265,7 +265,7 @@ function painted(): Promise<void> {
   });
 }
 
-/** Writes the waiting deeds, all that there are at once, until none is left. */
+/** Writes the waiting commands, all that there are at once, until none is left. */
 async function write() {
   if (isWriting) return;
   isWriting = true;
@@ -273,18 +273,18 @@ async function write() {
   // First the hand sees what it did, then it is written.
   await painted();
   while (stored && waiting.length > 0) {
-    const deeds = waiting;
-    const result = await lures.perform(stored, ...deeds);
+    const commands = waiting;
+    const result = await lures.perform(stored, ...commands);
     if (!result.ok) {
       waiting = [];
       failed(result.failure);
       break;
     }
     // More may have been done meanwhile.
-    waiting = waiting.slice(deeds.length);
+    waiting = waiting.slice(commands.length);
     const before = stored;
     stored = result.value.open;
-    tellOfOthers(result.value, before, deeds);
+    tellOfOthers(result.value, before, commands);
     if (result.value.isBeside) await watch(stored.history.lure.id);
     if (waiting.length === 0) setState({ saving: { state: 'saved' } });
     void askToKeep();
@@ -302,7 +302,7 @@ function failed(failure: StorageFailure) {
 }
 
 /** What another tab did to this lure meanwhile, and what became of the changes done here. */
-function tellOfOthers(result: PerformResult, before: OpenLure, deeds: readonly Deed[]) {
+function tellOfOthers(result: PerformResult, before: OpenLure, commands: readonly Command[]) {
   const [refusal] = result.refusals;
   if (refusal) {
     tell('trouble', `Another tab changed this lure first. ${refusalWords(refusal)}`);
@@ -312,8 +312,8 @@ function tellOfOthers(result: PerformResult, before: OpenLure, deeds: readonly D
     tell('news', 'Another tab had put this lure away; your change brought it back.');
   } else if (result.onOthersWork) {
     const theirs = result.open.history.past.at(-1 - result.done)?.edits.find((edit) => edit.kind === 'rename');
-    const own = deeds
-      .flatMap((deed) => (deed.do === 'change' ? deed.edits : []))
+    const own = commands
+      .flatMap((command) => (command.do === 'change' ? command.edits : []))
       .findLast((edit) => edit.kind === 'rename');
     const both = theirs && own && before.history.lure.name !== theirs.name;
     tell(
@@ -337,12 +337,12 @@ async function askToKeep() {
   if (answer !== null) tell('news', PERSISTENCE_WORDS[answer]);
 }
 
-/** Shows what storage holds with the waiting deeds on top. */
+/** Shows what storage holds with the waiting commands on top. */
 function showStored() {
   if (!stored) return;
   let { history } = stored;
-  for (const deed of waiting) {
-    const result = performDeed(history, deed);
+  for (const command of waiting) {
+    const result = performCommand(history, command);
     if (result.ok) history = result.history;
   }
   setState({ history });

@@ -58,8 +58,8 @@ function sceneOn(piece: Workpiece, step: MakeStep, capped: readonly ItemId[]): S
   const { layout } = lure;
   const marks = [
     ...step.items.flatMap((id) => boxesOfItem(build, lure, id)),
-    ...('end' in step.doing ? endBox(layout, step.doing.end) : []),
-    ...(step.doing.op === 'turnDown' ? endBox(layout, 'tail') : []),
+    ...('end' in step.operation ? endBox(layout, step.operation.end) : []),
+    ...(step.operation.op === 'turnDown' ? endBox(layout, 'tail') : []),
   ];
   const skirts = layout.off.flatMap(({ item }) =>
     item.part.kind === 'skirt' ? boxesOfItem(build, lure, item.id) : [],

@@ -1,5 +1,5 @@
 /** What to look at, listen for or feel for after a step. */
-import type { AfterCheck, Sense } from '../core/make/operation';
+import type { AfterCheck, Sense } from '../core/make/operation-rule';
 
 export interface AfterWords {
   readonly sense: Sense;

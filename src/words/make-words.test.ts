@@ -8,10 +8,10 @@ import { seatPart, threadParts } from '../core/lure/editing';
 import type { ItemState } from '../core/parts/part';
 import type { Build, Lure } from '../core/lure/lure';
 import { closingChecks } from '../core/make/closing-checks';
-import { OPERATIONS } from '../core/make/operations';
-import type { Op } from '../core/make/doing';
+import { OPERATIONS } from '../core/make/operation-rules';
+import type { Op } from '../core/make/operation';
 import { planMake, standsAfter, type MakeStep } from '../core/make/plan';
-import { TOOLS } from '../core/make/operation';
+import { TOOLS } from '../core/make/operation-rule';
 import { showLength } from '../core/units/write';
 import { AFTER_WORDS, SENSE_WORDS } from './after-words';
 import { CLOSING_WORDS } from './closing-words';
@@ -67,7 +67,7 @@ function everyHandling(): Lure[] {
 describe('what each step of making says', () => {
   it('every operation is needed by some lure, and has its words', () => {
     const seen = new Map<Op, MakeStep>();
-    for (const lure of everyHandling()) for (const step of stepsOf(lure.build)) seen.set(step.doing.op, step);
+    for (const lure of everyHandling()) for (const step of stepsOf(lure.build)) seen.set(step.operation.op, step);
     expect([...seen.keys()].toSorted()).toEqual((Object.keys(OPERATIONS) as Op[]).toSorted());
   });
 
@@ -150,16 +150,16 @@ describe('what each step of making says', () => {
     };
     let checked = 0;
     for (const lure of everyHandling()) {
-      for (const { doing, hazards, items, id } of stepsOf(lure.build)) {
-        for (const hazard of CAUTION[doing.op] ?? []) {
+      for (const { operation, hazards, items, id } of stepsOf(lure.build)) {
+        for (const hazard of CAUTION[operation.op] ?? []) {
           expect(hazards, id).toContain(hazard);
           checked++;
         }
         const isLead = items.some((item) => lure.build.items[item]?.part.material === 'lead');
-        if (isLead && ['thread', 'slideOver', 'takeFrame', 'castHead'].includes(doing.op))
+        if (isLead && ['thread', 'slideOver', 'takeFrame', 'castHead'].includes(operation.op))
           expect(hazards).toContain('lead');
         const hangsHook = items.some((item) => lure.build.items[item]?.part.kind === 'hook');
-        if (hangsHook && doing.op.startsWith('hang')) expect(hazards, id).toContain('hookPoint');
+        if (hangsHook && operation.op.startsWith('hang')) expect(hazards, id).toContain('hookPoint');
       }
     }
     expect(checked).toBeGreaterThan(60);
@@ -200,7 +200,7 @@ describe('what each step of making says', () => {
 
   it('a washer on both sides is two steps, three beads beside each other one', () => {
     const lure = edited(plainSpinner(), threadParts(plainSpinner().build, part('bead-copper-4'), 2, 3));
-    const threads = stepsOf(lure.build).filter(({ doing }) => doing.op === 'thread');
+    const threads = stepsOf(lure.build).filter(({ operation }) => operation.op === 'thread');
     const copper = threads.filter((step) => stepWords(step, lure.build, 'metric').what.includes('copper'));
     expect(copper).toHaveLength(1);
     expect(copper[0]?.amounts).toEqual([{ of: 'count', count: 3 }]);

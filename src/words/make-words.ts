@@ -1,7 +1,7 @@
 /** Steps of making in sentences: what to do, how, and what to mind. */
 import { never } from '../core/never';
-import { itemsOf, type Doing } from '../core/make/doing';
-import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/operation';
+import { itemsOf, type Operation } from '../core/make/operation';
+import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/operation-rule';
 import type { MakeStep, NoWay } from '../core/make/plan';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
 import { carrierRoom, wireEnd } from '../core/carriers/carrier';
@@ -108,7 +108,7 @@ export interface StepWords {
   readonly how: string;
 }
 
-export function stepWords({ doing, amounts }: MakeStep, build: Build, system: UnitSystem): StepWords {
+export function stepWords({ operation, amounts }: MakeStep, build: Build, system: UnitSystem): StepWords {
   const part = (id: ItemId) => itemOf(build, id).part;
   const name = (id: ItemId) => distinctName(build, id);
   const size = (of: Amount['of']) => {
@@ -116,14 +116,14 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
     return found && 'lengthM' in found ? showLength(found.lengthM, system) : '';
   };
   const { carrier } = build;
-  switch (doing.op) {
+  switch (operation.op) {
     case 'cutWire':
       return {
         what: `Cut the ${lower(carrier.wire)} to ${size('cut')}.`,
         how: 'Loops, wraps and tags are in this length.',
       };
     case 'takeFrame': {
-      const head = doing.head ? ` with its ${name(doing.head)}` : '';
+      const head = operation.head ? ` with its ${name(operation.head)}` : '';
       const frame = carrierRoom(carrier).bought(carrier)?.name.toLowerCase() ?? 'frame';
       return { what: `Take the ${frame}${head}.`, how: 'Its end stays straight until all is threaded.' };
     }
@@ -134,49 +134,49 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
       };
     case 'castHead':
       return {
-        what: `Cast the ${name(doing.head)} about the end of the wire${doing.hook ? ` with the ${name(doing.hook)} in it, point up` : ''}.`,
+        what: `Cast the ${name(operation.head)} about the end of the wire${operation.hook ? ` with the ${name(operation.hook)} in it, point up` : ''}.`,
         how: 'The arm lies in the plane of the hook.',
       };
     case 'formLoop':
-      return { what: `Roll the ${endName(build, doing.end)} and close it.`, how: closeHow(build, doing.end) };
+      return { what: `Roll the ${endName(build, operation.end)} and close it.`, how: closeHow(build, operation.end) };
     case 'rollLoop':
-      return { what: `Roll the ${endName(build, doing.end)}, ${size('inside')} inside.`, how: 'Leave it open.' };
+      return { what: `Roll the ${endName(build, operation.end)}, ${size('inside')} inside.`, how: 'Leave it open.' };
     case 'hangInLoop':
-      return { what: `Hang the ${name(doing.item)} in the open loop.`, how: '' };
+      return { what: `Hang the ${name(operation.item)} in the open loop.`, how: '' };
     case 'closeLoop':
-      return { what: `Close the ${endName(build, doing.end)}.`, how: closeHow(build, doing.end) };
+      return { what: `Close the ${endName(build, operation.end)}.`, how: closeHow(build, operation.end) };
     case 'turnDown':
       return { what: `Turn the last ${size('turnedDown')} of the wire down square.`, how: 'Clip what is over.' };
     case 'thread': {
-      const [first] = doing.items;
+      const [first] = operation.items;
       if (!first) return { what: '', how: '' };
-      const count = doing.items.length;
+      const count = operation.items.length;
       return {
         what: `Thread ${count === 1 ? 'the' : `${count} ×`} ${told(part(first), system)}.`,
         how: facing(build, first),
       };
     }
     case 'dressWire':
-      return { what: `Tie the ${name(doing.item)} on the wire.`, how: 'A thread base first; cement the finish.' };
+      return { what: `Tie the ${name(operation.item)} on the wire.`, how: 'A thread base first; cement the finish.' };
     case 'slideOver':
       return {
-        what: `Slide the ${name(doing.item)} over the ${KIND_WORDS[part(doing.host).kind].one}.`,
-        how: part(doing.item).kind === 'bell' ? 'Its mouth to the tail.' : '',
+        what: `Slide the ${name(operation.item)} over the ${KIND_WORDS[part(operation.host).kind].one}.`,
+        how: part(operation.item).kind === 'bell' ? 'Its mouth to the tail.' : '',
       };
     case 'threadClevis':
       return {
-        what: doing.hung
-          ? `Thread the ${name(doing.clevis)} with the ${name(doing.hung)} on it.`
-          : `Thread the ${name(doing.clevis)}.`,
-        how: doing.hung ? 'The blade on the clevis first, its hollow to the body; then both legs.' : 'Both legs.',
+        what: operation.hung
+          ? `Thread the ${name(operation.clevis)} with the ${name(operation.hung)} on it.`
+          : `Thread the ${name(operation.clevis)}.`,
+        how: operation.hung ? 'The blade on the clevis first, its hollow to the body; then both legs.' : 'Both legs.',
       };
     case 'threadLeg':
-      return doing.which === 'lower'
-        ? { what: `Thread the lower leg of the ${name(doing.clevis)}.`, how: 'Its upper leg waits.' }
-        : { what: `Thread the upper leg of the ${name(doing.clevis)}.`, how: 'That closes it about its blade.' };
+      return operation.which === 'lower'
+        ? { what: `Thread the lower leg of the ${name(operation.clevis)}.`, how: 'Its upper leg waits.' }
+        : { what: `Thread the upper leg of the ${name(operation.clevis)}.`, how: 'That closes it about its blade.' };
     case 'hangOnClevis':
       return {
-        what: `Hang the ${name(doing.item)} on the waiting ${name(doing.clevis)}.`,
+        what: `Hang the ${name(operation.item)} on the waiting ${name(operation.clevis)}.`,
         how: 'Its hollow to the body.',
       };
     case 'cutTubes': {
@@ -186,104 +186,105 @@ export function stepWords({ doing, amounts }: MakeStep, build: Build, system: Un
         return cut ? ` to ${showLength(cut.cutM, system)}` : '';
       };
       return {
-        what: `Cut the tube: ${doing.items.map((id) => `${name(id)}${cutOf(id)}`).join(', ')}.`,
+        what: `Cut the tube: ${operation.items.map((id) => `${name(id)}${cutOf(id)}`).join(', ')}.`,
         how: 'Square across.',
       };
     }
     case 'shrinkTube':
       return {
-        what: `Slide the ${name(doing.item)} over loop, ring and hook eye, and shrink it.`,
+        what: `Slide the ${name(operation.item)} over loop, ring and hook eye, and shrink it.`,
         how: 'From the middle outward, turning it.',
       };
     case 'slideUp':
-      return { what: `Slide the ${name(doing.item)} up over the end of the loop.`, how: 'It plugs the gap.' };
+      return { what: `Slide the ${name(operation.item)} up over the end of the loop.`, how: 'It plugs the gap.' };
     case 'hangByRing': {
-      const held = listed(doing.items.map(name));
-      const { seat } = itemOf(build, doing.ring);
-      const holder = doing.isHung && seat.on === 'item' ? name(seat.item) : '';
+      const held = listed(operation.items.map(name));
+      const { seat } = itemOf(build, operation.ring);
+      const holder = operation.isHung && seat.on === 'item' ? name(seat.item) : '';
       return {
         what: holder
-          ? `Open the ${name(doing.ring)}: ${held === '' ? '' : `the ${held} on it, then `}onto the ${holder}.`
-          : `Open the ${name(doing.ring)} and put the ${held} on it.`,
+          ? `Open the ${name(operation.ring)}: ${held === '' ? '' : `the ${held} on it, then `}onto the ${holder}.`
+          : `Open the ${name(operation.ring)} and put the ${held} on it.`,
         how: 'Turn it right round, until it springs flat.',
       };
     }
     case 'hangByEye':
-      return { what: `Hang the ${name(doing.hook)} by its open eye.`, how: 'Then press the eye shut.' };
+      return { what: `Hang the ${name(operation.hook)} by its open eye.`, how: 'Then press the eye shut.' };
     case 'ringOverTie':
-      return { what: `Force the ${name(doing.ring)} over the line tie.`, how: 'Both legs of the wire through it.' };
+      return { what: `Force the ${name(operation.ring)} over the line tie.`, how: 'Both legs of the wire through it.' };
     case 'tieDressing':
       return {
-        what: `Tie the ${name(doing.item)} to the shank of the ${name(doing.hook)}.`,
+        what: `Tie the ${name(operation.item)} to the shank of the ${name(operation.hook)}.`,
         how: 'A thread base on cement, the bundle lashed at its neck, a whip finish, cement.',
       };
     case 'lashKeeper':
       return {
-        what: `Bend the ${name(doing.item)} and lash it to the shank.`,
+        what: `Bend the ${name(operation.item)} and lash it to the shank.`,
         how: 'Close turns of craft wire; press the ends flat.',
       };
     case 'pinchBarb':
-      return { what: `Press the barb of the ${name(doing.hook)} flat.`, how: 'Along the point, in small bites.' };
+      return { what: `Press the barb of the ${name(operation.hook)} flat.`, how: 'Along the point, in small bites.' };
     case 'foldFilm':
       return {
-        what: `Fold the ${name(doing.item)} back by ${degrees(stateOf(itemOf(build, doing.item), 'film').foldRad)}.`,
+        what: `Fold the ${name(operation.item)} back by ${degrees(stateOf(itemOf(build, operation.item), 'film').foldRad)}.`,
         how: 'Both lobes alike.',
       };
     case 'fixRivet':
-      return stateOf(itemOf(build, doing.item), 'rivet').fixing === 'upset'
+      return stateOf(itemOf(build, operation.item), 'rivet').fixing === 'upset'
         ? {
-            what: `Crimp the ${name(doing.item)}, upset its rim and file it rough.`,
+            what: `Crimp the ${name(operation.item)}, upset its rim and file it rough.`,
             how: 'It bites the blade at once.',
           }
-        : { what: `Crimp the ${name(doing.item)} on the wire.`, how: 'It must not turn.' };
+        : { what: `Crimp the ${name(operation.item)} on the wire.`, how: 'It must not turn.' };
     case 'bendToTick':
       return {
-        what: `Bend the arm until the ${name(doing.blade)} just ticks.`,
+        what: `Bend the arm until the ${name(operation.blade)} just ticks.`,
         how: 'A little at a time, near the head. Past the sweet spot it drags.',
       };
     case 'pullLayers':
       return {
-        what: `Pull ${doing.layers.length === 1 ? 'the layer' : `${doing.layers.length} layers`} through the ${name(doing.skirt)}.`,
-        how: `${capital([...new Set(doing.layers.map((id) => finishWords(part(id))))].join(', then '))}. Near one end, so that it flares.`,
+        what: `Pull ${operation.layers.length === 1 ? 'the layer' : `${operation.layers.length} layers`} through the ${name(operation.skirt)}.`,
+        how: `${capital([...new Set(operation.layers.map((id) => finishWords(part(id))))].join(', then '))}. Near one end, so that it flares.`,
       };
     case 'fitSkirt':
       return {
-        what: `Wet the collar and push the ${name(doing.skirt)} on.`,
+        what: `Wet the collar and push the ${name(operation.skirt)} on.`,
         how: 'Point first through the middle of it, along the shank.',
       };
     case 'lockSkirt':
       return {
-        what: `Lock the skirt with the ${name(doing.item)}.`,
-        how: `${stateOf(itemOf(build, doing.item), 'lock').turns} turns, pull and twist, clip, press the ends down.`,
+        what: `Lock the skirt with the ${name(operation.item)}.`,
+        how: `${stateOf(itemOf(build, operation.item), 'lock').turns} turns, pull and twist, clip, press the ends down.`,
       };
     case 'thinTips':
       return { what: 'Thin the tips of the skirt unevenly.', how: 'A few strands at a time, never in one line.' };
     case 'cutTrailer': {
-      const { cutM, rounded } = stateOf(itemOf(build, doing.item), 'trailer');
+      const { cutM, rounded } = stateOf(itemOf(build, operation.item), 'trailer');
       return {
         what:
           cutM > 0
-            ? `Cut ${showLength(cutM, system)} off the head of the ${name(doing.item)}.`
-            : `Round the head of the ${name(doing.item)}.`,
+            ? `Cut ${showLength(cutM, system)} off the head of the ${name(operation.item)}.`
+            : `Round the head of the ${name(operation.item)}.`,
         how: cutM > 0 && rounded ? 'Round what is left, to fit the collar.' : '',
       };
     }
     case 'pushTrailer': {
-      const claw = part(doing.item).kind === 'trailer' && stateOf(itemOf(build, doing.item), 'trailer').cutM === 0;
+      const claw =
+        part(operation.item).kind === 'trailer' && stateOf(itemOf(build, operation.item), 'trailer').cutM === 0;
       return {
-        what: `Push the ${name(doing.item)} on the hook, dead straight.`,
+        what: `Push the ${name(operation.item)} on the hook, dead straight.`,
         how: `Cap off. In at the middle of its head${size('pushOut') === '' ? '' : `, out ${size('pushOut')} behind it`}${claw ? '' : '; the cut end to the collar'}.`,
       };
     }
     case 'hangStinger':
       return {
-        what: `Put the eye of the ${name(doing.hook)} over the point of the ${name(doing.on)}.`,
+        what: `Put the eye of the ${name(operation.hook)} over the point of the ${name(operation.on)}.`,
         how: 'Cap off. Nothing else goes over this point afterwards.',
       };
     case 'capPoint':
-      return { what: `Cap the point of the ${name(doing.hook)}.`, how: 'It stays covered until it is needed.' };
+      return { what: `Cap the point of the ${name(operation.hook)}.`, how: 'It stays covered until it is needed.' };
     default:
-      return never(doing, 'stepWords');
+      return never(operation, 'stepWords');
   }
 }
 
@@ -372,13 +373,13 @@ export function noWayWords(why: NoWay, build: Build): string {
     case 'severalCarriers':
       return `This lure is ${why.count} wires joined. The order of work is known for one wire; make each by itself, and join them when both are closed but for one loop.`;
     case 'stuck':
-      return `No order makes this: ${whatStands(why.doings, build)} stand in each other’s way. Take one of them off.`;
+      return `No order makes this: ${whatStands(why.operations, build)} stand in each other’s way. Take one of them off.`;
     default:
       return never(why, 'noWayWords');
   }
 }
 
-function whatStands(doings: readonly Doing[], build: Build): string {
-  const names = [...new Set(doings.flatMap(itemsOf))].map((id) => lower(itemOf(build, id).part));
+function whatStands(operations: readonly Operation[], build: Build): string {
+  const names = [...new Set(operations.flatMap(itemsOf))].map((id) => lower(itemOf(build, id).part));
   return listed([...new Set(names)].slice(0, 5)) || 'its steps';
 }

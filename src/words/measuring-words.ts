@@ -1,7 +1,7 @@
 /** What became of the measures of a blade. */
 import { never } from '../core/never';
 import { MATERIALS, type MaterialId } from '../core/parts/material';
-import { MASS_AGREES_WITHIN, type BladeFromReadings, type Reading } from '../core/parts/measure-blade';
+import { MASS_AGREES_WITHIN, type BladeFromReadings, type BladeReading } from '../core/parts/measure-blade';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
 
 export interface MeasuredWords {
@@ -10,7 +10,7 @@ export interface MeasuredWords {
   readonly lines: readonly string[];
 }
 
-const READING_WORDS: Readonly<Record<Reading, string>> = {
+const READING_WORDS: Readonly<Record<BladeReading, string>> = {
   thicknessM: 'thickness',
   crownM: 'crown',
   massKg: 'mass',

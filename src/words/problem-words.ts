@@ -3,7 +3,7 @@ import { never } from '../core/never';
 import type { LureFileProblem } from '../core/files/lure-file';
 import type { PartsFileProblem } from '../core/parts/parts-file';
 import { UNITS, type QuantityKind } from '../core/units/quantity';
-import type { ReadingProblem } from '../core/units/read';
+import type { QuantityProblem } from '../core/units/read';
 import type { TradeScale, TradeSizeProblem } from '../core/units/trade-size';
 import { inUnit, writeExact } from '../core/units/write';
 import { refusalWords } from './refusal-words';
@@ -23,7 +23,7 @@ const SIZE_EXAMPLES: Readonly<Record<TradeScale, string>> = {
   hook: '6, 1 or 2/0',
 };
 
-export function readingProblemWords(problem: ReadingProblem): string {
+export function readingProblemWords(problem: QuantityProblem): string {
   const example = EXAMPLES[problem.kind];
   switch (problem.code) {
     case 'empty':

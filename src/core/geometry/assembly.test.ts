@@ -6,7 +6,7 @@ import { refusalWords } from '../../words/refusal-words';
 import { CATALOGUE } from '../parts/catalogue';
 import { applyEdits, editSchema, type Edit } from '../lure/edit';
 import { moveRun, seatPart, stepItem, strandIndexes, takeOff, threadParts } from '../lure/editing';
-import { HISTORY_LIMIT, performDeed, startHistory } from '../lure/history';
+import { HISTORY_LIMIT, performCommand, startHistory } from '../lure/history';
 import { layOut } from './layout';
 import { readLureFile, writeLureFile } from '../files/lure-file';
 import type { ItemState } from '../parts/part';
@@ -142,7 +142,7 @@ describe('edits', () => {
     const bead = part('bead-glass-4-red');
     let history = start;
     for (let i = 0; i < 5; i++) {
-      const result = performDeed(history, {
+      const result = performCommand(history, {
         do: 'change',
         code: 'thread',
         edits: [threadParts(history.lure.build, bead, 0)],
@@ -150,8 +150,12 @@ describe('edits', () => {
       if (result.ok) history = result.history;
     }
     const end = history;
-    const walk = (deed: 'undo' | 'redo') => {
-      for (let result = performDeed(history, { do: deed }); result.ok; result = performDeed(history, { do: deed })) {
+    const walk = (command: 'undo' | 'redo') => {
+      for (
+        let result = performCommand(history, { do: command });
+        result.ok;
+        result = performCommand(history, { do: command })
+      ) {
         history = result.history;
       }
     };
@@ -160,7 +164,7 @@ describe('edits', () => {
     walk('redo');
     expect(history).toEqual(end);
     walk('undo');
-    const fresh = performDeed(history, { do: 'change', code: 'rename', edits: [{ kind: 'rename', name: 'Other' }] });
+    const fresh = performCommand(history, { do: 'change', code: 'rename', edits: [{ kind: 'rename', name: 'Other' }] });
     expect(fresh).toMatchObject({ ok: true, history: { future: [], past: [{ code: 'rename' }] } });
     expect(HISTORY_LIMIT).toBeGreaterThanOrEqual(100);
   });

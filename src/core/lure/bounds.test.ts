@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_LURES } from '@/demo/scenario';
-import { anyAsked } from '@/testing/any-deed';
+import { anyAsked } from '@/testing/any-command';
 import { bait, demoLure, edited, itemId, on, part, plainSpinner } from '@/testing/lures';
 import { refusalWords } from '../../words/refusal-words';
 import type { Edit } from './edit';
 import { threadParts } from './editing';
-import { HISTORY_CHARACTERS, performDeed, startHistory, type LureHistory } from './history';
+import { HISTORY_CHARACTERS, performCommand, startHistory, type LureHistory } from './history';
 import { DEEPEST, type Build, type Item, type Lure } from './lure';
 import { LURE_FILE_MAX_BYTES, readLureFile, writeLureFile } from '../files/lure-file';
 import { readHistory, salvage } from '../files/record';
@@ -14,7 +14,7 @@ import { MOST_LURE_CHARACTERS } from './size';
 import { structureProblem } from './structure';
 
 function refused(lure: Lure, ...edits: Edit[]): string {
-  const result = performDeed(startHistory(lure), { do: 'change', code: 'try', edits });
+  const result = performCommand(startHistory(lure), { do: 'change', code: 'try', edits });
   if (result.ok) throw new Error('it was taken');
   return refusalWords(result.refusal);
 }
@@ -29,7 +29,7 @@ describe('what can be done can be stored and read again', () => {
     const keep = (at: number) =>
       ({ kind: 'keepVersion', at, version: { name: `V${at}`, build: sound.build } }) as const;
     for (let n = 0; n < 40; n++) {
-      const kept = performDeed(history, { do: 'change', code: 'keep', edits: [keep(n)] });
+      const kept = performCommand(history, { do: 'change', code: 'keep', edits: [keep(n)] });
       if (!kept.ok) throw new Error(JSON.stringify(kept.refusal));
       history = kept.history;
     }
@@ -41,7 +41,7 @@ describe('what can be done can be stored and read again', () => {
   });
 
   it('keeping a version writes that version, not all of them', () => {
-    const kept = performDeed(startHistory(sound), {
+    const kept = performCommand(startHistory(sound), {
       do: 'change',
       code: 'keep',
       edits: [{ kind: 'keepVersion', at: 0, version: { name: 'One', build: sound.build } }],
@@ -74,7 +74,7 @@ describe('what can be done can be stored and read again', () => {
   });
 
   it('a name in two lines becomes one, so that nothing it is written on breaks', () => {
-    const done = performDeed(startHistory(sound), {
+    const done = performCommand(startHistory(sound), {
       do: 'change',
       code: 'name',
       edits: [{ kind: 'rename', name: ' a\r\nb\u0000 ' }],
@@ -98,7 +98,7 @@ describe('what can be done can be stored and read again', () => {
     let lure = edited(sound, threadParts(sound.build, { ...part('bead-brass-3'), name: long, maker: long }, 0, 190));
     let history = startHistory(lure);
     for (let n = 0; ; n++) {
-      const kept = performDeed(history, {
+      const kept = performCommand(history, {
         do: 'change',
         code: 'keep',
         edits: [{ kind: 'keepVersion', at: n, version: { name: long, build: { ...lure.build } } }],
@@ -115,13 +115,13 @@ describe('what can be done can be stored and read again', () => {
     expect(JSON.stringify(history.past).length).toBeLessThan(HISTORY_CHARACTERS * 1.1);
   });
 
-  it('property: any sequence of accepted deeds reads back, exports and imports as it is', () => {
+  it('property: any sequence of accepted commands reads back, exports and imports as it is', () => {
     let [taken, turnedDown] = [0, 0];
     fc.assert(
       fc.property(fc.constantFrom(...DEMO_LURES), fc.array(anyAsked(), { maxLength: 25 }), (start, asked) => {
         let history = startHistory(start);
         for (const ask of asked) {
-          const result = performDeed(history, ask(history.lure));
+          const result = performCommand(history, ask(history.lure));
           if (result.ok) taken++;
           else turnedDown++;
           if (result.ok) history = result.history;
@@ -130,7 +130,7 @@ describe('what can be done can be stored and read again', () => {
         expect(reads(history)).toEqual({ ok: true, history });
         expect(readLureFile(writeLureFile(history.lure))).toEqual({ ok: true, lure: history.lure });
         const back = history.past.toReversed().reduce<LureHistory>((now) => {
-          const undone = performDeed(now, { do: 'undo' });
+          const undone = performCommand(now, { do: 'undo' });
           return undone.ok ? undone.history : now;
         }, history);
         expect(back.past).toEqual([]);

@@ -28,15 +28,15 @@ export const lureHistorySchema = z.strictObject({
 export type LureHistory = z.infer<typeof lureHistorySchema>;
 
 /** What can be done to an open lure. */
-export type Deed =
+export type Command =
   | { readonly do: 'change'; readonly code: string; readonly edits: readonly Edit[] }
   | { readonly do: 'undo' }
   | { readonly do: 'redo' };
 
-export type DeedRefusal = Refusal | { readonly code: 'nothingToDo' };
+export type CommandRefusal = Refusal | { readonly code: 'nothingToDo' };
 
-export type DeedResult =
-  { readonly ok: true; readonly history: LureHistory } | { readonly ok: false; readonly refusal: DeedRefusal };
+export type CommandResult =
+  { readonly ok: true; readonly history: LureHistory } | { readonly ok: false; readonly refusal: CommandRefusal };
 
 export function startHistory(lure: Lure): LureHistory {
   return { lure, past: [], future: [] };
@@ -46,17 +46,17 @@ export function startHistory(lure: Lure): LureHistory {
  * Does, undoes or redoes one change. On refusal the history is untouched. What is asked is read by the same schema that
  * reads stored lures, so that whatever is taken here can be stored, exported and read again.
  */
-export function performDeed(history: LureHistory, deed: Deed): DeedResult {
-  if (deed.do === 'change') {
-    const asked = askedSchema.safeParse({ code: deed.code, edits: deed.edits });
-    if (!asked.success) return { ok: false, refusal: whyNot(deed.edits, asked.error) };
+export function performCommand(history: LureHistory, command: Command): CommandResult {
+  if (command.do === 'change') {
+    const asked = askedSchema.safeParse({ code: command.code, edits: command.edits });
+    if (!asked.success) return { ok: false, refusal: whyNot(command.edits, asked.error) };
     const { code, edits } = asked.data;
     const applied = applyEdits(history.lure, edits);
     if (!applied.ok) return applied;
     const change: Change = { code, edits, inverse: [...applied.inverse] };
     return { ok: true, history: { lure: applied.lure, past: recent([...history.past, change]), future: [] } };
   }
-  const isUndo = deed.do === 'undo';
+  const isUndo = command.do === 'undo';
   const change = isUndo ? history.past.at(-1) : history.future.at(-1);
   if (!change) return { ok: false, refusal: { code: 'nothingToDo' } };
   const applied = applyEdits(history.lure, isUndo ? change.inverse : change.edits);

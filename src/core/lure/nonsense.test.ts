@@ -22,7 +22,7 @@ import type { Part } from '../parts/part';
 import { predict } from '../predict/predict';
 import type { Edit } from './edit';
 import { findings } from '../judgement/findings';
-import { performDeed, startHistory } from './history';
+import { performCommand, startHistory } from './history';
 import { layOut } from '../geometry/layout';
 import { cutLengths } from '../lengths/lengths';
 import type { Lure } from './lure';
@@ -36,7 +36,7 @@ const swap = (item: string, id: string, changes: object): Edit => ({
 
 /** The lure after this edit, taken through the law that guards every change; null when it is refused. */
 function asked(lure: Lure, ...edits: Edit[]): Lure | null {
-  const done = performDeed(startHistory(lure), { do: 'change', code: 'try', edits });
+  const done = performCommand(startHistory(lure), { do: 'change', code: 'try', edits });
   return done.ok ? done.history.lure : null;
 }
 

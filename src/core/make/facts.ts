@@ -2,7 +2,7 @@
 import { carrierRoom } from '../carriers/carrier';
 import type { Item, ItemId } from '../lure/lure';
 import type { Goal } from './goal';
-import type { About, Fact, Facts } from './operation';
+import type { About, Fact, Facts } from './operation-rule';
 
 export function facts(needs: readonly Fact[], gives: readonly Fact[] = [], takes: readonly Fact[] = []): Facts {
   return { needs, gives, takes };

@@ -28,14 +28,14 @@ export function goalOf(build: Build, over: End): Goal {
 }
 
 /** The place of a strand entry in the order in which they go on, and the other way round. */
-export function placeOf({ build, over }: Goal, index: number): number {
+export function orderPlace({ build, over }: Goal, index: number): number {
   return over === 'nose' ? build.strand.length - 1 - index : index;
 }
 
 /** Where an item's entries stand in the order in which they go on, the first to go on first. */
-export function placesOf(goal: Goal, id: ItemId): number[] {
+export function orderPlaces(goal: Goal, id: ItemId): number[] {
   return goal.build.strand
-    .flatMap(({ item }, index) => (item === id ? [placeOf(goal, index)] : []))
+    .flatMap(({ item }, index) => (item === id ? [orderPlace(goal, index)] : []))
     .sort((a, b) => a - b);
 }
 

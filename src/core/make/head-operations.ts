@@ -4,12 +4,12 @@ import { stateOf } from '../lure/item-state';
 import { each, facts } from './facts';
 import { cutTo } from './cut-to';
 import type { Goal } from './goal';
-import type { Fact, Operations } from './operation';
+import type { Fact, OperationRules } from './operation-rule';
 import { pushedOut } from './pushed-out';
 import { bring, layAside, seat } from './workpiece';
 
 export const headOperations: Pick<
-  Operations,
+  OperationRules,
   'pullLayers' | 'fitSkirt' | 'lockSkirt' | 'thinTips' | 'cutTrailer' | 'pushTrailer'
 > = {
   pullLayers: {

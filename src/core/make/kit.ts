@@ -3,7 +3,7 @@ import { carrierRoom } from '../carriers/carrier';
 import { cutLengths } from '../lengths/lengths';
 import { itemOf, type Build, type Item, type ItemId } from '../lure/lure';
 import type { Part } from '../parts/part';
-import type { Supply, Tool } from './operation';
+import type { Supply, Tool } from './operation-rule';
 import type { MakeStep } from './plan';
 
 export interface Kit {
@@ -36,12 +36,12 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
   const seen = new Set<ItemId>();
   const parts: KitPart[] = [];
   const isBought = !carrierRoom(build.carrier).isCut(build.carrier);
-  steps.forEach(({ doing, items }, step) => {
-    if (doing.op === 'cutWire') {
+  steps.forEach(({ operation, items }, step) => {
+    if (operation.op === 'cutWire') {
       const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? null;
       parts.push({ part: build.carrier.wire, items: [], step, cutM });
     }
-    const hooked = doing.op === 'tieDressing' || doing.op === 'lashKeeper' ? [...items, doing.hook] : items;
+    const hooked = operation.op === 'tieDressing' || operation.op === 'lashKeeper' ? [...items, operation.hook] : items;
     for (const id of hooked) {
       if (seen.has(id)) continue;
       seen.add(id);

@@ -4,11 +4,11 @@ import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { cutTo } from './cut-to';
 import { pointsIn } from './hazards';
-import type { Fact, Operations } from './operation';
+import type { Fact, OperationRules } from './operation-rule';
 import { bring, layAside, seat } from './workpiece';
 
 export const linkOperations: Pick<
-  Operations,
+  OperationRules,
   'hangByRing' | 'hangByEye' | 'ringOverTie' | 'tieDressing' | 'lashKeeper' | 'pinchBarb' | 'hangStinger' | 'capPoint'
 > = {
   hangByRing: {

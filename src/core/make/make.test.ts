@@ -8,11 +8,11 @@ import { seatPart, threadParts } from '../lure/editing';
 import { findings } from '../judgement/findings';
 import type { Build, Lure } from '../lure/lure';
 import { closingChecks } from './closing-checks';
-import { doingsFor } from './doings';
-import type { Doing } from './doing';
+import { operationsFor } from './operations';
+import type { Operation } from './operation';
 import { goalOf, type Goal } from './goal';
-import type { Fact } from './operation';
-import { operationOf } from './operations';
+import type { Fact } from './operation-rule';
+import { ruleOf } from './operation-rules';
 import { bestOrder } from './order';
 import { cappedAfter, planMake, standsAfter, type MakeStep } from './plan';
 
@@ -24,7 +24,7 @@ function planned(build: Build) {
 
 const steps = (lure: Lure): readonly MakeStep[] => planned(lure.build).steps;
 const ids = (lure: Lure) => steps(lure).map(({ id }) => id);
-const ops = (lure: Lure) => steps(lure).map(({ doing }) => doing.op);
+const ops = (lure: Lure) => steps(lure).map(({ operation }) => operation.op);
 const put = (lure: Lure, id: string, seat: Parameters<typeof seatPart>[2]) =>
   edited(lure, seatPart(lure.build, part(id), seat));
 
@@ -33,8 +33,8 @@ function expectEachCanBeDone(lure: Lure) {
   const plan = planned(lure.build);
   const goal = goalOf(lure.build, plan.over);
   let known: Set<Fact> | null = atFirst(goal);
-  for (const { doing, id } of plan.steps) {
-    known = known && afterDoing(goal, known, doing);
+  for (const { operation, id } of plan.steps) {
+    known = known && afterDoing(goal, known, operation);
     expect(known, id).not.toBeNull();
   }
 }
@@ -91,8 +91,8 @@ describe('making a lure, from bare wire', () => {
       const plan = planned(lure.build);
       const goal = goalOf(lure.build, plan.over);
       const on = new Set<string>();
-      plan.steps.forEach(({ doing }, i) => {
-        for (const fact of operationOf(doing).facts(doing, goal).gives) {
+      plan.steps.forEach(({ operation }, i) => {
+        for (const fact of ruleOf(operation).facts(operation, goal).gives) {
           const [about, id] = fact.split(' ');
           if (id !== undefined && (about === 'in' || about === 'begun')) on.add(id);
         }
@@ -121,27 +121,27 @@ describe('making a lure, from bare wire', () => {
 const worth = (cost: readonly number[]) => (cost[0] ?? 0) * 1e8 + (cost[1] ?? 0) * 1e4 + (cost[2] ?? 0);
 
 /** Some order that can be done: at each turn any of what can be. */
-function anyOrder(goal: Goal, doings: readonly Doing[], chance: () => number): Doing[] {
-  const order: Doing[] = [];
+function anyOrder(goal: Goal, operations: readonly Operation[], chance: () => number): Operation[] {
+  const order: Operation[] = [];
   let known = atFirst(goal);
   // What takes something away waits until nothing left needs it, as it must.
-  while (order.length < doings.length) {
-    const left = doings.filter((doing) => !order.includes(doing));
-    const open = left.flatMap((doing) => {
-      const next = afterDoing(goal, known, doing);
-      const { takes } = operationOf(doing).facts(doing, goal);
+  while (order.length < operations.length) {
+    const left = operations.filter((operation) => !order.includes(operation));
+    const open = left.flatMap((operation) => {
+      const next = afterDoing(goal, known, operation);
+      const { takes } = ruleOf(operation).facts(operation, goal);
       const isTooSoon = left.some(
         (other) =>
-          other !== doing &&
-          operationOf(other)
+          other !== operation &&
+          ruleOf(other)
             .facts(other, goal)
             .needs.some((fact) => takes.includes(fact)),
       );
-      return next && !isTooSoon ? [{ doing, next }] : [];
+      return next && !isTooSoon ? [{ operation, next }] : [];
     });
     const taken = open[Math.floor(chance() * open.length)];
     if (!taken) throw new Error('a way was found before');
-    order.push(taken.doing);
+    order.push(taken.operation);
     known = taken.next;
   }
   return order;
@@ -203,13 +203,13 @@ describe('the best order', () => {
   it.each(SMALL)('of %s is the best of all that can be done', (_, lure) => {
     const { over } = planned(lure.build);
     const goal = goalOf(lure.build, over);
-    const doings = doingsFor(goal);
-    const found = bestOrder(goal, doings);
+    const operations = operationsFor(goal);
+    const found = bestOrder(goal, operations);
     if (found.outcome !== 'ordered') throw new Error('there is an order');
     let least = Infinity;
     let most = 0;
     let count = 0;
-    for (const order of everyOrder(goal, doings)) {
+    for (const order of everyOrder(goal, operations)) {
       const cost = worth(countCost(goal, order));
       least = Math.min(least, cost);
       most = Math.max(most, cost);
@@ -217,7 +217,7 @@ describe('the best order', () => {
     }
     expect(count).toBeGreaterThan(1);
     expect(most).toBeGreaterThan(least);
-    expect(worth(countCost(goal, found.doings))).toBe(least);
+    expect(worth(countCost(goal, found.operations))).toBe(least);
     const { barePoint, toolChanges, unusual } = found.cost;
     expect(worth([barePoint, toolChanges, unusual])).toBe(least);
   });
@@ -233,12 +233,12 @@ describe('the best order', () => {
           const plan = planMake(lure.build);
           if (plan.outcome === 'noWay' || !plan.isBest) return;
           const goal = goalOf(lure.build, plan.over);
-          const doings = doingsFor(goal);
-          const found = bestOrder(goal, doings);
+          const operations = operationsFor(goal);
+          const found = bestOrder(goal, operations);
           if (found.outcome !== 'ordered') throw new Error('it was planned');
-          const best = worth(countCost(goal, found.doings));
+          const best = worth(countCost(goal, found.operations));
           for (let n = 0; n < 100; n++) {
-            const order = anyOrder(goal, doings, () => chance.next().value ?? 0);
+            const order = anyOrder(goal, operations, () => chance.next().value ?? 0);
             const cost = worth(countCost(goal, order));
             expect(cost).toBeGreaterThanOrEqual(best);
             tried++;
@@ -254,11 +254,11 @@ describe('the best order', () => {
 
   it('given too little room to search, takes the builders’ usual course, and says so', () => {
     const goal = goalOf(demoLure('torvane-lanes').build, 'tail');
-    const hurried = bestOrder(goal, doingsFor(goal), 20);
+    const hurried = bestOrder(goal, operationsFor(goal), 20);
     if (hurried.outcome !== 'ordered') throw new Error('there is an order');
     expect(hurried.isBest).toBe(false);
     let known: Set<Fact> | null = atFirst(goal);
-    for (const doing of hurried.doings) known = known && afterDoing(goal, known, doing);
+    for (const operation of hurried.operations) known = known && afterDoing(goal, known, operation);
     expect(known).not.toBeNull();
   });
 });
@@ -368,11 +368,11 @@ describe('order of work, as builders do it', () => {
   it.each(['interleaved', 'nested'] as const)(
     'two clevises %s: both lower legs, both blades, both upper legs',
     (form) => {
-      const legs = steps(stacked(form)).flatMap(({ doing }) =>
-        doing.op === 'threadLeg'
-          ? [`${doing.which} ${doing.clevis}`]
-          : doing.op === 'hangOnClevis'
-            ? [`blade ${doing.clevis}`]
+      const legs = steps(stacked(form)).flatMap(({ operation }) =>
+        operation.op === 'threadLeg'
+          ? [`${operation.which} ${operation.clevis}`]
+          : operation.op === 'hangOnClevis'
+            ? [`blade ${operation.clevis}`]
             : [],
       );
       const [lower, blades, upper] = [legs.slice(0, 2), legs.slice(2, 4), legs.slice(4)];
@@ -406,7 +406,7 @@ describe('order of work, as builders do it', () => {
 describe('what each step says', () => {
   it('measures come from the core: wire, play, tube, where the point of the hook comes out of the trailer', () => {
     const amounts = (lure: Lure, op: string) =>
-      steps(lure).flatMap(({ doing, amounts: all }) => (doing.op === op ? all : []));
+      steps(lure).flatMap(({ operation, amounts: all }) => (operation.op === op ? all : []));
     expect(amounts(demoLure('hovna-lantern'), 'cutWire')).toEqual([{ of: 'cut', lengthM: 0.127 }]);
     expect(amounts(demoLure('hovna-lantern'), 'formLoop')).toContainEqual({ of: 'play', lengthM: 0.0015 });
     expect(amounts(demoLure('hovna-lantern'), 'cutTubes')).toEqual([{ of: 'cut', lengthM: 0.016 }]);
@@ -427,7 +427,7 @@ describe('what each step says', () => {
       threadParts(demoLure('hovna-lantern').build, part('weight-egg-lead-7'), 3),
     );
     const hazards = (lure: Lure, op: string) =>
-      steps(lure).flatMap(({ doing, hazards: all }) => (doing.op === op ? all : []));
+      steps(lure).flatMap(({ operation, hazards: all }) => (operation.op === op ? all : []));
     expect(hazards(leaded, 'cutWire')).toEqual(['clippedWire']);
     expect(hazards(leaded, 'tieDressing')).toEqual(['hookPoint', 'cement']);
     expect(hazards(leaded, 'shrinkTube')).toEqual(['flame']);

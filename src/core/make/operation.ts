@@ -1,132 +1,78 @@
-/**
- * An operation as data: what has to be true before the hand can do it, what is true afterwards, what it puts an end to,
- * and what it does to the lure; beside that its tools, time, dangers and what to look at when it is done.
- * Building plans with these forwards; a modification undoes the ones that stand in its way.
- */
-import type { End } from '../lure/lure';
-import type { DoingOf, Op } from './doing';
-import type { Goal } from './goal';
-import type { Workpiece } from './workpiece';
+/** One thing done by hand to the lure, as coded data: which operation, on which pieces. The sentence is written where it is shown. */
+import type { End, ItemId } from '../lure/lure';
 
-/** What can come to harm at a step. */
-export type Hazard = 'clippedWire' | 'flame' | 'hookPoint' | 'lead' | 'cement' | 'hotMetal' | 'blade';
+export type Operation =
+  /** The length of wire cut from stock. */
+  | { readonly op: 'cutWire' }
+  /** A bought frame: wire bent, head cast on. */
+  | { readonly op: 'takeFrame'; readonly head: ItemId | null; readonly hook: ItemId | null }
+  | { readonly op: 'bendWire' }
+  | { readonly op: 'castHead'; readonly head: ItemId; readonly hook: ItemId | null }
+  /** A loop from bare wire to closed, with what hangs in it; where something does it is told as the three that follow. */
+  | { readonly op: 'formLoop'; readonly end: End; readonly holding: readonly ItemId[] }
+  /** The loop rolled and left open for what is to hang in it. */
+  | { readonly op: 'rollLoop'; readonly end: End }
+  | { readonly op: 'hangInLoop'; readonly end: End; readonly item: ItemId }
+  | { readonly op: 'closeLoop'; readonly end: End; readonly holding: readonly ItemId[] }
+  | { readonly op: 'turnDown' }
+  /** Equal neighbours on the wire, in the order in which they go on. */
+  | { readonly op: 'thread'; readonly items: readonly ItemId[] }
+  | { readonly op: 'dressWire'; readonly item: ItemId }
+  | { readonly op: 'slideOver'; readonly item: ItemId; readonly host: ItemId }
+  /** A clevis by both legs, what hangs on it already on it. */
+  | { readonly op: 'threadClevis'; readonly clevis: ItemId; readonly hung: ItemId | null }
+  | { readonly op: 'threadLeg'; readonly clevis: ItemId; readonly which: 'lower' | 'upper' }
+  | { readonly op: 'hangOnClevis'; readonly clevis: ItemId; readonly item: ItemId }
+  | { readonly op: 'cutTubes'; readonly items: readonly ItemId[] }
+  | { readonly op: 'shrinkTube'; readonly item: ItemId }
+  | { readonly op: 'slideUp'; readonly item: ItemId }
+  /** A ring opened once: for what it carries, and where `isHung` for what it hangs from. */
+  | { readonly op: 'hangByRing'; readonly ring: ItemId; readonly items: readonly ItemId[]; readonly isHung: boolean }
+  | { readonly op: 'hangByEye'; readonly hook: ItemId }
+  | { readonly op: 'ringOverTie'; readonly ring: ItemId }
+  | { readonly op: 'tieDressing'; readonly item: ItemId; readonly hook: ItemId }
+  | { readonly op: 'lashKeeper'; readonly item: ItemId; readonly hook: ItemId }
+  | { readonly op: 'pinchBarb'; readonly hook: ItemId }
+  | { readonly op: 'foldFilm'; readonly item: ItemId }
+  | { readonly op: 'fixRivet'; readonly item: ItemId }
+  | { readonly op: 'bendToTick'; readonly blade: ItemId }
+  | { readonly op: 'pullLayers'; readonly skirt: ItemId; readonly layers: readonly ItemId[] }
+  | { readonly op: 'fitSkirt'; readonly skirt: ItemId }
+  | { readonly op: 'lockSkirt'; readonly item: ItemId; readonly skirt: ItemId }
+  | { readonly op: 'thinTips'; readonly skirt: ItemId }
+  | { readonly op: 'cutTrailer'; readonly item: ItemId }
+  | { readonly op: 'pushTrailer'; readonly item: ItemId; readonly hook: ItemId }
+  | { readonly op: 'hangStinger'; readonly hook: ItemId; readonly on: ItemId }
+  /** A cork or a piece of tube over a point that came on early. */
+  | { readonly op: 'capPoint'; readonly hook: ItemId };
 
-export const TOOLS = [
-  'cutters',
-  'roundPliers',
-  'flatPliers',
-  'ringPliers',
-  'rule',
-  'vise',
-  'bobbin',
-  'scissors',
-  'knife',
-  'heat',
-  'mould',
-  'file',
-] as const;
-export type Tool = (typeof TOOLS)[number];
+export type Op = Operation['op'];
+export type OperationOf<O extends Op> = Extract<Operation, { op: O }>;
 
-export type Supply = 'thread' | 'cement' | 'water' | 'cap' | 'goggles' | 'craftWire' | 'board' | 'lead';
-
-/**
- * What is true while a lure is being made. `strung n`: the first n entries are on the wire, in the order in which they go
- * on. `open end`: parts can be passed over that end. `held end`: what is on the wire cannot fall off it. `loose x`: still
- * off the lure. `opens x`: a ring that can be got open. Of a hook: `point` nothing stands over it; `shank` a skirt can pass
- * along it; `bare` nothing soft is on it.
- */
-export type Fact = 'wire' | 'bent' | `strung ${number}` | `${'open' | 'held' | 'rolled'} ${End}` | `${About} ${string}`;
-
-/** What can be true of a piece. */
-export type About = 'in' | 'loose' | 'ready' | 'opens' | 'begun' | 'point' | 'shank' | 'bare' | 'locked' | 'thinned';
-
-export interface Facts {
-  readonly needs: readonly Fact[];
-  readonly gives: readonly Fact[];
-  readonly takes: readonly Fact[];
+/** The items a operation puts on or works at, the one it is about first. */
+export function itemsOf(operation: Operation): ItemId[] {
+  const named: Named = operation as object;
+  const isOnIt = operation.op === 'tieDressing' || operation.op === 'lashKeeper' || operation.op === 'pushTrailer';
+  return [
+    named.ring,
+    named.item,
+    ...(named.items ?? []),
+    operation.op === 'hangOnClevis' ? null : named.clevis,
+    named.hung,
+    named.head,
+    isOnIt ? null : named.hook,
+    named.blade,
+    operation.op === 'lockSkirt' ? null : named.skirt,
+    ...(named.layers ?? []),
+    ...(named.holding ?? []),
+  ].filter((id): id is ItemId => id !== undefined && id !== null);
 }
 
-/** Something to measure or count at a step. */
-export type Amount =
-  | {
-      readonly of: 'cut' | 'inside' | 'play' | 'gap' | 'turnedDown' | 'cutOff' | 'pushOut' | 'collarAt' | 'tag';
-      readonly lengthM: number;
-    }
-  | { readonly of: 'count' | 'wraps' | 'turns' | 'bends' | 'layers'; readonly count: number }
-  | { readonly of: 'fold'; readonly angleRad: number };
+type Named = Partial<Record<'item' | 'clevis' | 'ring' | 'skirt' | 'head' | 'blade' | 'hook' | 'hung', ItemId | null>> &
+  Partial<Record<'items' | 'holding' | 'layers', readonly ItemId[]>>;
 
-export const SENSES = ['look', 'listen', 'feel'] as const;
-export type Sense = (typeof SENSES)[number];
-
-/** What to look at, listen for or feel for once it is done. */
-export type AfterCheck =
-  | 'cutFlat'
-  | 'bendsFlat'
-  | 'hookStraight'
-  | 'loopCentred'
-  | 'wrapsTight'
-  | 'freePlay'
-  | 'loopCloses'
-  | 'gapLeft'
-  | 'endHolds'
-  | 'order'
-  | 'hollowIn'
-  | 'bladeSwings'
-  | 'gateForward'
-  | 'legsFree'
-  | 'bellRings'
-  | 'tubeTight'
-  | 'gapPlugged'
-  | 'ringFlat'
-  | 'swivelTurns'
-  | 'hangsFree'
-  | 'eyeClosed'
-  | 'dressingHolds'
-  | 'keeperHolds'
-  | 'barbFlat'
-  | 'foldEven'
-  | 'rivetHolds'
-  | 'rivetSqueaks'
-  | 'bladeTicks'
-  | 'collarPlace'
-  | 'skirtFlares'
-  | 'longSide'
-  | 'lockFlat'
-  | 'tipsUneven'
-  | 'lengthRight'
-  | 'trailerStraight'
-  | 'clawOpposite'
-  | 'strandsClear'
-  | 'stingerTurns'
-  | 'pointCovered';
-
-/** How a step is undone: with the fingers, with a tool, by opening a ring, or at the cost of what was made. */
-export type Undoing = 'byHand' | 'withTool' | 'opensRing' | 'destroys';
-
-/** Something that takes its time by itself. */
-export interface Wait {
-  readonly for: 'heat' | 'cement' | 'soak' | 'cooling';
-  readonly seconds: number;
+/** A name that stays the same for one build, whatever the order: work is kept under it. */
+export function operationId(operation: Operation): string {
+  const which = 'which' in operation ? ` ${operation.which}` : 'end' in operation ? ` ${operation.end}` : '';
+  return `${operation.op}${which} ${itemsOf(operation).join(' ')}`.trim();
 }
-
-export interface Operation<O extends Op> {
-  /** The tool in the hand; null for fingers. */
-  readonly tool: Tool | null;
-  readonly alsoTools?: readonly Tool[];
-  readonly supplies?: readonly Supply[];
-  /** Trade estimates, for one and for each more. */
-  readonly minutes: number;
-  readonly minutesEach?: number;
-  readonly undoing: Undoing;
-  readonly wait?: Wait;
-  /** Where builders come to it in their day, lowest first; settles what nothing else does. */
-  readonly habit: number;
-  readonly facts: (doing: DoingOf<O>, goal: Goal) => Facts;
-  readonly effect: (doing: DoingOf<O>, goal: Goal, piece: Workpiece) => Workpiece;
-  readonly hazards: (doing: DoingOf<O>, goal: Goal) => readonly Hazard[];
-  readonly amounts: (doing: DoingOf<O>, goal: Goal) => readonly Amount[];
-  readonly after: (doing: DoingOf<O>, goal: Goal) => readonly AfterCheck[];
-}
-
-/** An operation for each name. */
-export type Operations = { readonly [O in Op]: Operation<O> };

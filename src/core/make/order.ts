@@ -1,5 +1,5 @@
 /**
- * Which order is best. Every doing states what it needs, gives and takes; a fact is given by one doing at most, so these
+ * Which order is best. Every operation states what it needs, gives and takes; a fact is given by one operation at most, so these
  * come down to who must stand before whom: the giver of a fact before all who need it, and all who need it before the
  * one that takes it. Among the orders that keep this, the best leaves the fewest steps to do with a bare point on the lure,
  * then changes tools least often, then keeps most to the builders' usual course.
@@ -7,11 +7,11 @@
  * The search is over what has been done and the tool in hand, not over orders: two orders that have done the same things and
  * hold the same tool go on alike, so each such state is worked out once (Held and Karp's way with sequences).
  */
-import type { Doing } from './doing';
+import type { Operation } from './operation';
 import { factsOfPiece } from './facts';
 import type { Goal } from './goal';
-import type { Fact } from './operation';
-import { operationOf, pointsBrought } from './operations';
+import type { Fact } from './operation-rule';
+import { ruleOf, pointsBrought } from './operation-rules';
 
 export interface OrderCost {
   /** Steps done while a point stands bare on the lure. */
@@ -24,7 +24,7 @@ export interface OrderCost {
 export type Ordered =
   | {
       readonly outcome: 'ordered';
-      readonly doings: readonly Doing[];
+      readonly operations: readonly Operation[];
       readonly cost: OrderCost;
       /** States worked out. */
       readonly nodes: number;
@@ -32,7 +32,7 @@ export type Ordered =
       readonly isBest: boolean;
     }
   /** Each of these waits for another of them, or for something that nothing brings about. */
-  | { readonly outcome: 'stuck'; readonly doings: readonly Doing[] };
+  | { readonly outcome: 'stuck'; readonly operations: readonly Operation[] };
 
 /** States after which the search is given up. */
 const MOST_NODES = 60_000;
@@ -40,17 +40,17 @@ const MOST_NODES = 60_000;
 const POINT = 1e8;
 const TOOL = 1e4;
 
-export function bestOrder(goal: Goal, doings: readonly Doing[], mostNodes = MOST_NODES): Ordered {
-  const before = predecessors(goal, doings);
-  const stuck = before ? stuckIn(before) : doings.map((_, i) => i);
-  if (!before || stuck.length > 0) return { outcome: 'stuck', doings: stuck.flatMap((i) => doings[i] ?? []) };
-  const jobs = jobsOf(goal, doings, before);
+export function bestOrder(goal: Goal, operations: readonly Operation[], mostNodes = MOST_NODES): Ordered {
+  const before = predecessors(goal, operations);
+  const stuck = before ? stuckIn(before) : operations.map((_, i) => i);
+  if (!before || stuck.length > 0) return { outcome: 'stuck', operations: stuck.flatMap((i) => operations[i] ?? []) };
+  const jobs = jobsOf(goal, operations, before);
   const search = new Search(jobs, mostNodes);
   const found = search.run();
   const order = found ?? usualCourse(jobs);
   return {
     outcome: 'ordered',
-    doings: order.flatMap((i) => doings[i] ?? []),
+    operations: order.flatMap((i) => operations[i] ?? []),
     cost: costOf(jobs, order),
     nodes: search.nodes,
     isBest: found !== null,
@@ -66,9 +66,9 @@ interface Job {
   readonly bringsPoint: boolean;
 }
 
-/** For each doing those that must come first; null when something needs what nothing gives. */
-function predecessors(goal: Goal, doings: readonly Doing[]): Set<number>[] | null {
-  const all = doings.map((doing) => operationOf(doing).facts(doing, goal));
+/** For each operation those that must come first; null when something needs what nothing gives. */
+function predecessors(goal: Goal, operations: readonly Operation[]): Set<number>[] | null {
+  const all = operations.map((operation) => ruleOf(operation).facts(operation, goal));
   const given = new Map<Fact, number>();
   all.forEach(({ gives }, i) => gives.forEach((fact) => given.set(fact, i)));
   const atFirst = new Set<Fact>(Object.values(goal.build.items).flatMap(factsOfPiece));
@@ -90,7 +90,7 @@ function predecessors(goal: Goal, doings: readonly Doing[]): Set<number>[] | nul
   return before;
 }
 
-/** Doings that no order ever reaches. */
+/** Operations that no order ever reaches. */
 function stuckIn(before: readonly ReadonlySet<number>[]): number[] {
   const done = new Set<number>();
   for (let grew = true; grew;) {
@@ -105,11 +105,11 @@ function stuckIn(before: readonly ReadonlySet<number>[]): number[] {
   return before.flatMap((_, i) => (done.has(i) ? [] : [i]));
 }
 
-function jobsOf(goal: Goal, doings: readonly Doing[], before: readonly ReadonlySet<number>[]): Job[] {
-  return doings.map((doing, i) => {
-    const { tool, habit } = operationOf(doing);
+function jobsOf(goal: Goal, operations: readonly Operation[], before: readonly ReadonlySet<number>[]): Job[] {
+  return operations.map((operation, i) => {
+    const { tool, habit } = ruleOf(operation);
     const bits = [...(before[i] ?? [])].reduce((sum, each) => sum | (1n << BigInt(each)), 0n);
-    const bringsPoint = pointsBrought(doing, goal).length > 0;
+    const bringsPoint = pointsBrought(operation, goal).length > 0;
     return { bit: 1n << BigInt(i), before: bits, tool, habit, bringsPoint };
   });
 }

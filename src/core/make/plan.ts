@@ -5,18 +5,18 @@
 import type { Build, End, ItemId } from '../lure/lure';
 import { carrierRoom, wireEnd } from '../carriers/carrier';
 import type { WireEnd } from '../parts/wire-form';
-import { doingId, itemsOf, type Doing } from './doing';
-import { closedEyes, doingsFor, inParts } from './doings';
+import { operationId, itemsOf, type Operation } from './operation';
+import { closedEyes, operationsFor, inParts } from './operations';
 import { goalOf, type Goal } from './goal';
-import type { AfterCheck, Amount, Fact, Hazard, Supply, Tool, Undoing, Wait } from './operation';
-import { operationOf, pointsBrought } from './operations';
+import type { AfterCheck, Amount, Fact, Hazard, Supply, Tool, Undoing, Wait } from './operation-rule';
+import { ruleOf, pointsBrought } from './operation-rules';
 import { bestOrder, type OrderCost } from './order';
 import { bareWire, settleWire, type Workpiece } from './workpiece';
 
 export interface MakeStep {
   /** Stays the same for one build: notes and progress are kept under it. */
   readonly id: string;
-  readonly doing: Doing;
+  readonly operation: Operation;
   /** The pieces it puts on or works at. */
   readonly items: readonly ItemId[];
   readonly amounts: readonly Amount[];
@@ -41,7 +41,7 @@ export type NoWay =
   /** Its second wire is another piece of work: order of work is known for one carrier. */
   | { readonly code: 'severalCarriers'; readonly count: number }
   /** Each of these waits for another of them. */
-  | { readonly code: 'stuck'; readonly doings: readonly Doing[] };
+  | { readonly code: 'stuck'; readonly operations: readonly Operation[] };
 
 export type Plan =
   | {
@@ -64,20 +64,20 @@ export function planMake(build: Build): Plan {
     ({ seat }) => seat.on === 'end' && UNLOOPED.has(wireEnd(build.carrier, seat.end).form) && !isCast(build, seat.end),
   );
   if (loopless) return noWay({ code: 'noLoop', item: loopless.id });
-  let stuck: readonly Doing[] = [];
+  let stuck: readonly Operation[] = [];
   for (const over of carrierRoom(build.carrier).threadedOver) {
     const goal = goalOf(build, over);
-    const ordered = bestOrder(goal, doingsFor(goal));
+    const ordered = bestOrder(goal, operationsFor(goal));
     if (ordered.outcome === 'stuck') {
-      if (stuck.length === 0) stuck = ordered.doings;
+      if (stuck.length === 0) stuck = ordered.operations;
       continue;
     }
     const { cost, nodes, isBest } = ordered;
-    const steps = stepsOf(goal, withCaps(goal, ordered.doings.flatMap(inParts)));
+    const steps = stepsOf(goal, withCaps(goal, ordered.operations.flatMap(inParts)));
     return { outcome: 'planned', over, steps, minutes: minutesOf(steps), cost, nodes, isBest };
   }
-  const isHeld = doingsFor(goalOf(build, 'tail')).some(({ op }) => HOLDS.has(op));
-  return noWay(isHeld ? { code: 'stuck', doings: stuck } : { code: 'nothingHolds' });
+  const isHeld = operationsFor(goalOf(build, 'tail')).some(({ op }) => HOLDS.has(op));
+  return noWay(isHeld ? { code: 'stuck', operations: stuck } : { code: 'nothingHolds' });
 }
 
 const UNLOOPED: ReadonlySet<WireEnd['form']> = new Set(['plain', 'bentOver']);
@@ -87,7 +87,7 @@ function isCast({ carrier }: Build, end: End): boolean {
   return end === 'nose' && carrierRoom(carrier).castsNose;
 }
 
-const HOLDS: ReadonlySet<Doing['op']> = new Set(['formLoop', 'bendWire', 'takeFrame', 'castHead']);
+const HOLDS: ReadonlySet<Operation['op']> = new Set(['formLoop', 'bendWire', 'takeFrame', 'castHead']);
 
 function noWay(why: NoWay): Plan {
   return { outcome: 'noWay', why };
@@ -98,47 +98,52 @@ function minutesOf(steps: readonly MakeStep[]): number {
 }
 
 /** A point that came on while there is more to do is capped at once. */
-function withCaps(goal: Goal, doings: readonly Doing[]): Doing[] {
-  const last = doings.length - 1;
-  return doings.flatMap((doing, i) => {
-    const hooks = pointsBrought(doing, goal);
-    return i === last ? [doing] : [doing, ...hooks.map((hook): Doing => ({ op: 'capPoint', hook }))];
+function withCaps(goal: Goal, operations: readonly Operation[]): Operation[] {
+  const last = operations.length - 1;
+  return operations.flatMap((operation, i) => {
+    const hooks = pointsBrought(operation, goal);
+    return i === last ? [operation] : [operation, ...hooks.map((hook): Operation => ({ op: 'capPoint', hook }))];
   });
 }
 
-function stepsOf(goal: Goal, doings: readonly Doing[]): MakeStep[] {
-  return doings.map((doing) => {
-    const operation = operationOf(doing);
-    const { takes } = operation.facts(doing, goal);
-    const items = itemsOf(doing);
-    const amounts = operation.amounts(doing, goal);
+function stepsOf(goal: Goal, operations: readonly Operation[]): MakeStep[] {
+  return operations.map((operation) => {
+    const rule = ruleOf(operation);
+    const { takes } = rule.facts(operation, goal);
+    const items = itemsOf(operation);
+    const amounts = rule.amounts(operation, goal);
     const count = amounts.find((each): each is Extract<Amount, { count: number }> =>
       ['count', 'layers', 'bends'].includes(each.of),
     );
     return {
-      id: doingId(doing),
-      doing,
+      id: operationId(operation),
+      operation,
       items,
       amounts,
-      tools: [...(operation.tool ? [operation.tool] : []), ...(operation.alsoTools ?? [])],
-      supplies: operation.supplies ?? [],
-      minutes: operation.minutes + (operation.minutesEach ?? 0) * Math.max((count?.count ?? 1) - 1, 0),
-      hazards: [...new Set(operation.hazards(doing, goal))],
-      lastChanceFor: lastChance(goal, doings, takes, items),
-      after: operation.after(doing, goal),
-      undoing: operation.undoing,
-      wait: operation.wait ?? null,
+      tools: [...(rule.tool ? [rule.tool] : []), ...(rule.alsoTools ?? [])],
+      supplies: rule.supplies ?? [],
+      minutes: rule.minutes + (rule.minutesEach ?? 0) * Math.max((count?.count ?? 1) - 1, 0),
+      hazards: [...new Set(rule.hazards(operation, goal))],
+      lastChanceFor: lastChance(goal, operations, takes, items),
+      after: rule.after(operation, goal),
+      undoing: rule.undoing,
+      wait: rule.wait ?? null,
     };
   });
 }
 
 /** Ways on that stay shut once they are closed, and the pieces that had to come that way. */
-function lastChance(goal: Goal, doings: readonly Doing[], takes: readonly Fact[], own: readonly ItemId[]): ItemId[] {
+function lastChance(
+  goal: Goal,
+  operations: readonly Operation[],
+  takes: readonly Fact[],
+  own: readonly ItemId[],
+): ItemId[] {
   const closes = takes.filter((fact) => SHUTS.test(fact));
   if (closes.length === 0) return [];
-  const passed = doings
+  const passed = operations
     .filter((each) =>
-      operationOf(each)
+      ruleOf(each)
         .facts(each, goal)
         .needs.some((fact) => closes.includes(fact)),
     )
@@ -154,7 +159,7 @@ export function standsAfter(build: Build, over: End, steps: readonly MakeStep[],
   return steps
     .slice(0, count)
     .reduce<Workpiece>(
-      (piece, { doing }) => settleWire(goal, operationOf(doing).effect(doing, goal, piece)),
+      (piece, { operation }) => settleWire(goal, ruleOf(operation).effect(operation, goal, piece)),
       bareWire(goal),
     );
 }
@@ -162,10 +167,10 @@ export function standsAfter(build: Build, over: End, steps: readonly MakeStep[],
 /** Hooks whose points stand capped after the first `count` steps: until something goes over the point. */
 export function cappedAfter(steps: readonly MakeStep[], count: number): ItemId[] {
   const capped = new Set<ItemId>();
-  for (const { doing } of steps.slice(0, count)) {
-    if (doing.op === 'capPoint') capped.add(doing.hook);
-    if (doing.op === 'pushTrailer' || doing.op === 'tieDressing') capped.delete(doing.hook);
-    if (doing.op === 'hangStinger') capped.delete(doing.on);
+  for (const { operation } of steps.slice(0, count)) {
+    if (operation.op === 'capPoint') capped.add(operation.hook);
+    if (operation.op === 'pushTrailer' || operation.op === 'tieDressing') capped.delete(operation.hook);
+    if (operation.op === 'hangStinger') capped.delete(operation.on);
   }
   return [...capped];
 }

@@ -11,7 +11,7 @@ import { showLength } from '../units/write';
 import { inFingers } from '../units/finger-spans';
 import { goalOf } from './goal';
 import { kitFor } from './kit';
-import type { Fact } from './operation';
+import type { Fact } from './operation-rule';
 import { planMake } from './plan';
 import { begin, runSchema, startRun, stepBack, stepDone, type Run } from './run';
 import { spoil, type Piece } from './spoil';
@@ -134,11 +134,11 @@ describe('whatever is spoiled in whatever lure', () => {
         for (const id of sound) expect(lost).not.toContain(id);
         // Facts after what is still done, as if the rest had never been: the rest can be done upon them, in its order.
         let known: Set<Fact> | null = atFirst(goal);
-        for (const { doing, id } of steps)
-          if (done.includes(id) && !again.includes(id)) known = known && afterDoing(goal, known, doing);
+        for (const { operation, id } of steps)
+          if (done.includes(id) && !again.includes(id)) known = known && afterDoing(goal, known, operation);
         expect(known).not.toBeNull();
-        for (const { doing, id } of steps) {
-          if (!done.includes(id) || again.includes(id)) known = known && afterDoing(goal, known, doing);
+        for (const { operation, id } of steps) {
+          if (!done.includes(id) || again.includes(id)) known = known && afterDoing(goal, known, operation);
           expect(known, `${piece} spoiled at ${done.at(-1) ?? ''}, ${id} again`).not.toBeNull();
         }
       }),
@@ -176,7 +176,7 @@ describe('what is cut', () => {
     for (const id of [itemId('sleeve-1'), itemId('shrinkTube-1')])
       expect(parts.find(({ items }) => items.includes(id))?.cutM).toBe(wanted.get(id));
     expect(parts.find(({ part: each }) => each.kind === 'wire')?.cutM).toBe(wanted.get('wire'));
-    const cut = plan.steps.find(({ doing }) => doing.op === 'cutTubes');
+    const cut = plan.steps.find(({ operation }) => operation.op === 'cutTubes');
     if (!cut) throw new Error('tubes are cut');
     expect(cut.amounts).toEqual(cut.items.map((id) => ({ of: 'cut', lengthM: wanted.get(id) })));
     const { what } = stepWords(cut, lure.build, 'metric');

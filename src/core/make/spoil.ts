@@ -1,10 +1,10 @@
 /** What a spoiled piece takes with it, what has to be done again, and what stays sound. */
 import type { Build, End, ItemId } from '../lure/lure';
 import { hangingOn } from '../lure/strung';
-import type { Op } from './doing';
+import type { Op } from './operation';
 import { facts as noFacts } from './facts';
 import { goalOf } from './goal';
-import { operationOf } from './operations';
+import { ruleOf } from './operation-rules';
 import type { MakeStep } from './plan';
 
 /** A piece by its item, or the wire that carries all. */
@@ -41,14 +41,15 @@ export function spoil(
   piece: Piece,
 ): Spoil {
   const goal = goalOf(build, over);
-  const facts = new Map(steps.map(({ id, doing }) => [id, operationOf(doing).facts(doing, goal)]));
+  const facts = new Map(steps.map(({ id, operation }) => [id, ruleOf(operation).facts(operation, goal)]));
   const made = steps.filter(({ id }) => done.includes(id));
   const again = new Set<string>();
   const lost = new Set<Piece>([piece]);
   const lose = (each: Piece) => {
     lost.add(each);
-    for (const { id, doing, items } of made) {
-      const isOfIt = each === 'wire' ? doing.op === 'cutWire' || doing.op === 'takeFrame' : items.includes(each);
+    for (const { id, operation, items } of made) {
+      const isOfIt =
+        each === 'wire' ? operation.op === 'cutWire' || operation.op === 'takeFrame' : items.includes(each);
       if (isOfIt) again.add(id);
     }
   };
@@ -56,13 +57,13 @@ export function spoil(
   if (piece !== 'wire') {
     // What was tied, cast or shrunk on it goes with it.
     for (const id of hangingOn(build, piece).items) {
-      const fixed = made.find(({ doing, items }) => MAKES_ONE.has(doing.op) && items[0] === id);
+      const fixed = made.find(({ operation, items }) => MAKES_ONE.has(operation.op) && items[0] === id);
       if (fixed) lose(id);
     }
   }
   for (let grew = true; grew;) {
     const before = again.size + lost.size;
-    for (const { id, doing, items } of made) {
+    for (const { id, operation, items } of made) {
       const { needs, takes } = facts.get(id) ?? noFacts([]);
       const stands = [...again].some((each) => {
         const other = facts.get(each);
@@ -74,8 +75,13 @@ export function spoil(
       });
       if (stands) again.add(id);
       if (!again.has(id)) continue;
-      if (SHUTS_WIRE.has(doing.op)) lose('wire');
-      if (MAKES_ONE.has(doing.op) && doing.op !== 'tieDressing' && doing.op !== 'lashKeeper' && lost.has('wire'))
+      if (SHUTS_WIRE.has(operation.op)) lose('wire');
+      if (
+        MAKES_ONE.has(operation.op) &&
+        operation.op !== 'tieDressing' &&
+        operation.op !== 'lashKeeper' &&
+        lost.has('wire')
+      )
         items.forEach(lose);
     }
     grew = again.size + lost.size > before;

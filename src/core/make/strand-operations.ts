@@ -4,13 +4,13 @@ import { strandIndexes } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { bentFirst, each, facts } from './facts';
 import { cutTo } from './cut-to';
-import { heldEnd, placesOf, type Goal } from './goal';
+import { heldEnd, orderPlaces, type Goal } from './goal';
 import { leadIn } from './hazards';
-import type { Fact, Facts, Operations } from './operation';
+import type { Fact, Facts, OperationRules } from './operation-rule';
 import { bring, layAside, seat, string } from './workpiece';
 
 export const strandOperations: Pick<
-  Operations,
+  OperationRules,
   | 'thread'
   | 'dressWire'
   | 'slideOver'
@@ -64,7 +64,7 @@ export const strandOperations: Pick<
     habit: 40,
     // From the open end, so before the next thing on the wire stands in its way.
     facts: ({ item, host }, goal) => {
-      const last = placesOf(goal, host).at(-1) ?? 0;
+      const last = orderPlaces(goal, host).at(-1) ?? 0;
       const others = childrenOf(goal.build, host).map(({ id }) => id);
       const before = others.slice(0, others.indexOf(item));
       return facts([`strung ${last + 1}`, `in ${host}`, ...each('in', before)], each('in', [item]));
@@ -98,7 +98,7 @@ export const strandOperations: Pick<
     undoing: 'byHand',
     habit: 40,
     facts: ({ clevis, which }, goal) => {
-      const [first = 0, second = 0] = placesOf(goal, clevis);
+      const [first = 0, second = 0] = orderPlaces(goal, clevis);
       const place = which === 'lower' ? first : second;
       const way: Fact[] = [`open ${goal.over}`, `held ${heldEnd(goal)}`, `strung ${place}`];
       if (which === 'lower') return facts(way, [`begun ${clevis}`, `strung ${place + 1}`], [`strung ${place}`]);
@@ -226,7 +226,7 @@ export const strandOperations: Pick<
 
 /** On the wire at their places: the way there is open, what went before is on, the far end holds it. */
 function strung(goal: Goal, items: readonly ItemId[], also: readonly Fact[]): Facts {
-  const places = items.flatMap((id) => placesOf(goal, id));
+  const places = items.flatMap((id) => orderPlaces(goal, id));
   const [first, last] = [Math.min(...places), Math.max(...places)];
   const films = items.filter((id) => itemOf(goal.build, id).part.kind === 'filmBlade');
   return facts(
@@ -266,7 +266,7 @@ function hungOn({ build }: Goal, clevis: ItemId): ItemId[] {
 
 /** Places of the lower legs that have to be on before this clevis's blade hangs. */
 function startsOfStack(goal: Goal, clevis: ItemId): number[] {
-  return [clevis, ...goal.stackedWith(clevis)].map((id) => placesOf(goal, id)[0] ?? 0);
+  return [clevis, ...goal.stackedWith(clevis)].map((id) => orderPlaces(goal, id)[0] ?? 0);
 }
 
 function bladeOn({ build }: Goal, id: ItemId) {

@@ -4,11 +4,11 @@ import { carrierRoom, wireEnd } from '../carriers/carrier';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { leadIn, pointsIn } from './hazards';
-import type { Amount, Fact, Operations } from './operation';
+import type { Amount, Fact, OperationRules } from './operation-rule';
 import { bareWire, formEnd, openEnd, seat } from './workpiece';
 
 export const wireOperations: Pick<
-  Operations,
+  OperationRules,
   'cutWire' | 'takeFrame' | 'bendWire' | 'castHead' | 'formLoop' | 'rollLoop' | 'hangInLoop' | 'closeLoop' | 'turnDown'
 > = {
   cutWire: {

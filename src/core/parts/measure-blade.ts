@@ -21,7 +21,7 @@ export interface BladeReadings {
   readonly massKg: number | null;
 }
 
-export type Reading = 'thicknessM' | 'crownM' | 'massKg';
+export type BladeReading = 'thicknessM' | 'crownM' | 'massKg';
 
 export type BladeFromReadings =
   | {
@@ -31,11 +31,11 @@ export type BladeFromReadings =
       readonly holeOffsetM: number;
       readonly massKg: number;
       /** What was worked out rather than measured. */
-      readonly computed: Reading | null;
+      readonly computed: BladeReading | null;
       /** Mass from the measures over the mass weighed, with all three readings; 1 agrees. Null when one was computed. */
       readonly agreement: number | null;
     }
-  | { readonly outcome: 'tooFew'; readonly missing: readonly Reading[] }
+  | { readonly outcome: 'tooFew'; readonly missing: readonly BladeReading[] }
   | {
       readonly outcome: 'impossible';
       readonly reason: 'crownBelowThickness' | 'wider' | 'holeOutside' | 'holeTooWide' | 'tooLight' | 'tooHeavy';

@@ -15,10 +15,10 @@ import { axleCosines } from './inclined';
 import { keptAt, rubbed } from './keeping';
 import { outputsOf } from './outputs';
 import { predict } from './predict';
-import { rideOf } from './ride';
-import { ridingOf } from './riding';
+import { rideAt } from './ride';
+import { lureInWater } from './lure-in-water';
 import { againstStall } from './spin';
-import { tunedTo } from './tuned';
+import { scaledTo } from './scaled-lure';
 import { outcomesAt, turnAll } from './turned';
 
 const DRAWS = 100;
@@ -29,14 +29,14 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
     const inside: Record<(typeof KEYS)[number], number[]> = { keeps: [], thumpNs: [], depthM: [] };
     for (const { id } of partsOfKind('blade')) {
       const { build } = plainSpinner(id);
-      const riding = ridingOf(build, LAKE_WATER, USUAL_OUTFIT);
+      const inWater = lureInWater(build, LAKE_WATER, USUAL_OUTFIT);
       const prediction = predict(build, LAKE_WATER, [speedMps]);
       const [ride] = prediction.rides;
       const keeps = prediction.spin.blades[0]?.keeps;
-      const [spinner] = riding.spinners;
+      const [spinner] = inWater.spinners;
       if (ride?.outcome !== 'rides' || !keeps || !spinner) throw new Error(`${id} is predicted`);
       const speeds = [speedMps, ...GRID_MPS];
-      const axleCos = axleCosines(riding, speeds);
+      const axleCos = axleCosines(inWater, speeds);
       const factors = factorsOf([spinner.station]);
       const normal = normals(seeded(11));
       const count = { keeps: 0, thumpNs: 0, depthM: 0 };
@@ -47,12 +47,12 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
         const kept = slowestKept(
           spinner.blade(coefficients),
           rubbed(spinner.bearing, shared.rub),
-          riding.rho,
+          inWater.rho,
           null,
           FOR_BAND,
         );
         const keptMps = kept.outcome === 'keeps' ? keptAt(kept, shared.flapping) : Infinity;
-        const turned = turnAll(riding.spinners, riding.rho, speeds, {
+        const turned = turnAll(inWater.spinners, inWater.rho, speeds, {
           coefficients: [coefficients],
           axleCos,
           doesTurn: (_, speed) => {
@@ -60,9 +60,9 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
             return againstStall((speeds[speed] ?? 0) * along, along) >= keptMps;
           },
         });
-        const tuned = tunedTo(riding, shared);
-        const one = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
-        const drawn = rideOf(riding, tuned, outcomesAt(turned, 0), speedMps, [USUAL_OUTFIT.lineOutM]);
+        const scaled = scaledTo(inWater, shared);
+        const one = { scaled, turned, crossings: crossingsOf(inWater, scaled, turned, 1) };
+        const drawn = rideAt(inWater, scaled, outcomesAt(turned, 0), speedMps, [USUAL_OUTFIT.lineOutM]);
         const { thumpNs, depthM } = outputsOf(drawn, one, true, USUAL_OUTFIT.lineOutM);
         const isIn = (value: number | null, band: { low: number; high: number } | null | undefined) =>
           value !== null && band && value >= band.low - 1e-9 && value <= band.high + 1e-9;

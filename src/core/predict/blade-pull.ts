@@ -2,7 +2,7 @@
 import { CARRIES } from '../hydro/round-the-turn';
 import type { TrimDrag } from '../hydro/trim';
 import type { Shared } from './factors';
-import type { Riding } from './riding';
+import type { LureInWater } from './lure-in-water';
 import type { BladeOutcome } from './turned';
 
 /** Drag area of a blade that trails and flutters, as a share of its plan. Trade estimate. */
@@ -10,7 +10,7 @@ const FLUTTER_SHARE = 0.25;
 
 /** What each blade drags at this speed, turning or not, N. */
 export function bladeDrags(
-  { dragsAt, rho }: Pick<Riding, 'dragsAt' | 'rho'>,
+  { dragsAt, rho }: Pick<LureInWater, 'dragsAt' | 'rho'>,
   shared: Shared,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
@@ -27,13 +27,13 @@ const TOWARDS_STREAM = 0.6;
 
 /** How each blade pulls on the lure at its own place. */
 export function bladePulls(
-  riding: Pick<Riding, 'dragsAt' | 'rho'>,
+  inWater: Pick<LureInWater, 'dragsAt' | 'rho'>,
   shared: Shared,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
 ): TrimDrag[] {
-  const dragsN = bladeDrags(riding, shared, outcomes, speedMps);
-  return riding.dragsAt.map((place, i) => {
+  const dragsN = bladeDrags(inWater, shared, outcomes, speedMps);
+  return inWater.dragsAt.map((place, i) => {
     const { xM, yM, axleRad } = place;
     return { xM, yM, axleRad, dragN: dragsN[i] ?? 0, ...bladePull(place, outcomes[i], shared) };
   });
@@ -41,7 +41,7 @@ export function bladePulls(
 
 /** Which way a blade pulls, and what it lifts: one that hangs is drawn with the stream. */
 export function bladePull(
-  { weightN }: Riding['dragsAt'][number],
+  { weightN }: LureInWater['dragsAt'][number],
   outcome: BladeOutcome | undefined,
   { towardsStream, carries }: Shared,
 ): Pick<TrimDrag, 'towardsStream' | 'carriesN'> {

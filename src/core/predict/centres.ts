@@ -1,7 +1,7 @@
 /** Where mass, displaced water and drag of a lure have their middles. */
 import { strandShare } from '../hydro/trim';
 import { bladeDrags } from './blade-pull';
-import type { Riding } from './riding';
+import type { LureInWater } from './lure-in-water';
 import type { BladeOutcome } from './turned';
 import { AS_ESTIMATED } from './factors';
 
@@ -18,9 +18,13 @@ export interface Centre {
   readonly zM: number;
 }
 
-export function centresOf(riding: Riding, outcomes: readonly (BladeOutcome | undefined)[], speedMps: number): Centres {
-  const { bodies, dragsAt, rho } = riding;
-  const drags = bladeDrags(riding, AS_ESTIMATED, outcomes, speedMps);
+export function centresOf(
+  inWater: LureInWater,
+  outcomes: readonly (BladeOutcome | undefined)[],
+  speedMps: number,
+): Centres {
+  const { bodies, dragsAt, rho } = inWater;
+  const drags = bladeDrags(inWater, AS_ESTIMATED, outcomes, speedMps);
   const q = 0.5 * rho * speedMps ** 2;
   return {
     ofMass: centre(bodies, ({ massKg }) => massKg),

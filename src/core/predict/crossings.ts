@@ -10,8 +10,8 @@ import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
 import { bladeDrags, bladePull } from './blade-pull';
 import { axleCosines } from './inclined';
-import { ridingOf, type Riding } from './riding';
-import { tunedAsEstimated, type Tuned } from './tuned';
+import { lureInWater, type LureInWater } from './lure-in-water';
+import { scaledAsEstimated, type ScaledLure } from './scaled-lure';
 import { outcomesAt, turnAll, type BladeOutcome, type Turned } from './turned';
 
 /** Speeds at which the blades are looked at for this, m/s. */
@@ -33,17 +33,17 @@ export interface Crossings {
  * @param near what they are for nearly this lure, for the edge of a band: then found sooner
  */
 export function crossingsOf(
-  riding: Pick<Riding, 'rho' | 'outfit' | 'planing' | 'dragsAt'>,
-  tuned: Tuned,
+  inWater: Pick<LureInWater, 'rho' | 'outfit' | 'planing' | 'dragsAt'>,
+  scaled: ScaledLure,
   turned: readonly Turned[],
   from: number,
   near: Crossings | null = null,
 ): Crossings {
-  const { rho, outfit, planing, dragsAt } = riding;
-  const { shared, sums } = tuned;
+  const { rho, outfit, planing, dragsAt } = inWater;
+  const { shared, sums } = scaled;
   const sinkingN = sums.weightN.all;
   const logsOf = (outcomesOn: (index: number) => readonly (BladeOutcome | undefined)[]) => {
-    const onGrid = GRID_MPS.map((speed, i) => bladeDrags(riding, shared, outcomesOn(from + i), speed));
+    const onGrid = GRID_MPS.map((speed, i) => bladeDrags(inWater, shared, outcomesOn(from + i), speed));
     return dragsAt.map((_, blade) => onGrid.map((drags) => Math.log(Math.max(drags[blade] ?? 0, 1e-12))));
   };
   const towed = logsOf((index) => outcomesAt(turned, index));
@@ -103,9 +103,9 @@ export function crossingsOf(
 
 /** The same with every coefficient at its estimate and no bands. */
 export function nominalCrossings(build: Build, water: Water, outfit = USUAL_OUTFIT): Crossings {
-  const riding = ridingOf(build, water, outfit);
-  const turned = turnAll(riding.spinners, riding.rho, GRID_MPS, { axleCos: axleCosines(riding, GRID_MPS) });
-  return crossingsOf(riding, tunedAsEstimated(riding), turned, 0);
+  const inWater = lureInWater(build, water, outfit);
+  const turned = turnAll(inWater.spinners, inWater.rho, GRID_MPS, { axleCos: axleCosines(inWater, GRID_MPS) });
+  return crossingsOf(inWater, scaledAsEstimated(inWater), turned, 0);
 }
 
 const STILL = { towardsStream: 1, carriesN: 0 };

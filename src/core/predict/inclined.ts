@@ -7,24 +7,24 @@
 import { FOR_BAND } from '../hydro/spin';
 import { trimOf } from '../hydro/trim';
 import { bladePulls } from './blade-pull';
-import type { Riding } from './riding';
-import { tunedAsEstimated } from './tuned';
+import type { LureInWater } from './lure-in-water';
+import { scaledAsEstimated } from './scaled-lure';
 import { outcomesAt, turnAll, type AxleCosines } from './turned';
 
 /** The stream is never told to come less along an axle: steeper, the lure hangs on its line and hardly moves. */
 const LEAST_COS = 0.3;
 export const ROUNDS = 2;
 
-export function axleCosines(riding: Riding, speedsMps: readonly number[]): AxleCosines {
-  const { spinners, dragsAt, rho } = riding;
-  const { sums, shared } = tunedAsEstimated(riding);
+export function axleCosines(inWater: LureInWater, speedsMps: readonly number[]): AxleCosines {
+  const { spinners, dragsAt, rho } = inWater;
+  const { sums, shared } = scaledAsEstimated(inWater);
   let cosines: number[][] = spinners.map(() => speedsMps.map(() => 1));
   if (dragsAt.every(({ axleRad }) => axleRad === null)) return cosines;
   for (let round = 0; round < ROUNDS; round++) {
     const turned = turnAll(spinners, rho, speedsMps, { precision: FOR_BAND, axleCos: cosines });
     const pitches = speedsMps.map((speedMps, at) => {
       if (!(speedMps > 0)) return 0;
-      const drags = bladePulls(riding, shared, outcomesAt(turned, at), speedMps);
+      const drags = bladePulls(inWater, shared, outcomesAt(turned, at), speedMps);
       return trimOf(sums, drags, rho, speedMps).pitchRad;
     });
     cosines = dragsAt.map(({ axleRad }) => pitches.map((pitch) => axleCosine(axleRad, pitch)));

@@ -13,15 +13,15 @@ import {
   RIDE_OUTPUTS,
   lureOutput,
   outputsOf,
-  type Case,
+  type BeliefCase,
   type LureOutput,
   type RideOutput,
 } from './outputs';
 import type { Asked } from './predict';
 import { axleCosines } from './inclined';
-import { rideOf } from './ride';
-import { ridingOf, type Riding } from './riding';
-import { tunedAsEstimated } from './tuned';
+import { rideAt } from './ride';
+import { lureInWater, type LureInWater } from './lure-in-water';
+import { scaledAsEstimated } from './scaled-lure';
 import { outcomesAt, turnAll } from './turned';
 
 export type Lever =
@@ -48,13 +48,16 @@ const NO_CHANGE = 1e-4;
 /** The three levers that move each output most at this speed, most first. */
 export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
-  const riding = ridingOf(build, water, outfit, asked.state);
-  const now = point(riding, speedMps, null);
+  const inWater = lureInWater(build, water, outfit, asked.state);
+  const now = point(inWater, speedMps, null);
   // What a lever moves, not whether the blade then stops: that is the stall's to say.
   const { states } = now;
-  const moved = leversOf(riding, speedMps).map((lever) => {
+  const moved = leversOf(inWater, speedMps).map((lever) => {
     const next = pulled(build, speedMps, outfit, lever);
-    return { lever, then: point(ridingOf(next.build, water, next.outfit, asked.state), next.speedMps, states).outputs };
+    return {
+      lever,
+      then: point(lureInWater(next.build, water, next.outfit, asked.state), next.speedMps, states).outputs,
+    };
   });
   return Object.fromEntries(
     [...now.outputs].flatMap(([key, value]) => {
@@ -77,7 +80,7 @@ function scaleOf(key: MovedOutput) {
   return key in RIDE_FORMS ? RIDE_FORMS[key as RideOutput].scale : LURE_FORMS[key as LureOutput].scale;
 }
 
-function leversOf({ build, spinners }: Riding, speedMps: number): Lever[] {
+function leversOf({ build, spinners }: LureInWater, speedMps: number): Lever[] {
   const ballast = ballastOf(build);
   return [
     // No faster than the model goes.
@@ -129,29 +132,29 @@ function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
 
 /** All outputs at one speed with every coefficient at its estimate. */
 function point(
-  riding: Riding,
+  inWater: LureInWater,
   speedMps: number,
   states: readonly (readonly boolean[])[] | null,
 ): { readonly outputs: Map<MovedOutput, number | null>; readonly states: readonly (readonly boolean[])[] } {
-  const { lineOutM } = riding.outfit;
+  const { lineOutM } = inWater.outfit;
   const speeds = [speedMps, ...GRID_MPS];
-  const turned = turnAll(riding.spinners, riding.rho, speeds, {
-    axleCos: axleCosines(riding, speeds),
+  const turned = turnAll(inWater.spinners, inWater.rho, speeds, {
+    axleCos: axleCosines(inWater, speeds),
     ...(states ? { doesTurn: (blade, speed) => states[blade]?.[speed] ?? true } : {}),
   });
-  const tuned = tunedAsEstimated(riding);
-  const one: Case = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
+  const scaled = scaledAsEstimated(inWater);
+  const one: BeliefCase = { scaled, turned, crossings: crossingsOf(inWater, scaled, turned, 1) };
   const outcomes = outcomesAt(turned, 0);
   const ride = outputsOf(
-    rideOf(riding, tuned, outcomes, speedMps, [lineOutM]),
+    rideAt(inWater, scaled, outcomes, speedMps, [lineOutM]),
     one,
-    riding.arm.outcome !== 'outsideModel',
+    inWater.arm.outcome !== 'outsideModel',
     lineOutM,
   );
   const [first = null, second = null] = outcomes.map((outcome) =>
     outcome?.outcome === 'turning' ? outcome.rateHz : null,
   );
-  const ofBlades = riding.spinners.flatMap(({ station }, i) => {
+  const ofBlades = inWater.spinners.flatMap(({ station }, i) => {
     const outcome = outcomes[i];
     if (outcome?.outcome !== 'turning') return [];
     const { rateHz, spreadRad, dragN } = outcome;

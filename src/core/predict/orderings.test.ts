@@ -37,7 +37,7 @@ import type { Banded } from './band';
 import { nominalCrossings } from './crossings';
 import { predict } from './predict';
 import { rides } from './ride';
-import { ridingOf } from './riding';
+import { lureInWater } from './lure-in-water';
 import { keptAt } from './keeping';
 import { doesTurn, predictSpin } from './spin';
 import { stallSpeeds } from './stalls';
@@ -588,7 +588,7 @@ describe('what must come out right of shake and tracking', () => {
         // A soft body on the hook of a bait, with and without the nail in it.
         const bare = plainBait();
         const lure = edited(bare, seatPart(bare.build, part(trailer.id), on('hook-1', 'pushed')));
-        const { bodies } = ridingOf(lure.build, LAKE_WATER, USUAL_OUTFIT);
+        const { bodies } = lureInWater(lure.build, LAKE_WATER, USUAL_OUTFIT);
         const soft = bodies.find(({ of }) => of === itemId('trailer-1'));
         if (!soft) throw new Error('the trailer is a body');
         const front = soft.xM - trailer.lengthM / 2;

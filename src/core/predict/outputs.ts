@@ -8,7 +8,7 @@ import { aimOff } from '../hydro/tracking';
 import type { Scale } from './band';
 import type { Crossings } from './crossings';
 import type { Ride } from './ride';
-import type { Tuned } from './tuned';
+import type { ScaledLure } from './scaled-lure';
 import type { Turned } from './turned';
 
 /** What is said at each speed. */
@@ -88,20 +88,20 @@ export const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
 };
 
 /** Everything of one state of belief: its shared coefficients, and what the blades do under it. */
-export interface Case {
-  readonly tuned: Tuned;
+export interface BeliefCase {
+  readonly scaled: ScaledLure;
   readonly turned: readonly Turned[];
   readonly crossings: Crossings;
 }
 
-export function lureOutput({ tuned, crossings }: Case, key: LureOutput): number | null {
+export function lureOutput({ scaled, crossings }: BeliefCase, key: LureOutput): number | null {
   switch (key) {
     case 'massKg':
-      return tuned.massKg;
+      return scaled.massKg;
     case 'sinkingN':
-      return tuned.sums.weightN.all;
+      return scaled.sums.weightN.all;
     case 'armHz':
-      return tuned.arm && naturalHz(tuned.arm);
+      return scaled.arm && naturalHz(scaled.arm);
     default:
       return crossings[key];
   }
@@ -113,7 +113,7 @@ export function lureOutput({ tuned, crossings }: Case, key: LureOutput): number 
  */
 export function outputsOf(
   ride: Ride,
-  one: Case,
+  one: BeliefCase,
   isShaken: boolean,
   lineOutM: number,
 ): Readonly<Record<RideOutput, number | null>> {
@@ -137,7 +137,7 @@ export function outputsOf(
   };
 }
 
-export function lineOutcome({ lines: [line], speedMps }: Ride, { crossings: { planingMps } }: Case): LineOutcome {
+export function lineOutcome({ lines: [line], speedMps }: Ride, { crossings: { planingMps } }: BeliefCase): LineOutcome {
   if (planingMps !== null && speedMps >= planingMps) return 'planes';
   return line?.outcome ?? 'surfaces';
 }

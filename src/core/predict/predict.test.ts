@@ -33,9 +33,9 @@ import { coefficientsAt, factorsOf, sharedAt } from './factors';
 import { axleCosines } from './inclined';
 import { LURE_OUTPUTS, outputsOf, lureOutput, RIDE_OUTPUTS, type LureOutput, type RideOutput } from './outputs';
 import { predict, type Prediction, type RidePrediction } from './predict';
-import { rideOf } from './ride';
-import { ridingOf } from './riding';
-import { tunedTo } from './tuned';
+import { rideAt } from './ride';
+import { lureInWater } from './lure-in-water';
+import { scaledTo } from './scaled-lure';
 import { outcomesAt, turnAll } from './turned';
 
 function ridden(prediction: Prediction, at = 0): Extract<RidePrediction, { outcome: 'rides' }> {
@@ -92,23 +92,23 @@ describe('one door', () => {
     for (const slug of ['torvane-lanes', 'mirrow-drum', 'lommer-clapper', 'suvra-needle']) {
       const { build } = demoLure(slug);
       const prediction = predict(build, LAKE_WATER, [0.9]);
-      const riding = ridingOf(build, LAKE_WATER, USUAL_OUTFIT);
-      const factors = factorsOf(riding.spinners.map(({ station }) => station));
+      const inWater = lureInWater(build, LAKE_WATER, USUAL_OUTFIT);
+      const factors = factorsOf(inWater.spinners.map(({ station }) => station));
       const normal = normals(seeded(20_261));
       const draws = 200;
       const speeds = [0.9, ...GRID_MPS];
-      const axleCos = axleCosines(riding, speeds);
+      const axleCos = axleCosines(inWater, speeds);
       const inside = new Map<string, number>();
       for (let n = 0; n < draws; n++) {
         const at = factors.map(() => normal() / HALF_WIDTHS_A_SIGMA);
-        const turned = turnAll(riding.spinners, riding.rho, speeds, {
+        const turned = turnAll(inWater.spinners, inWater.rho, speeds, {
           axleCos,
-          coefficients: riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
+          coefficients: inWater.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
         });
-        const tuned = tunedTo(riding, sharedAt(factors, at));
-        const one = { tuned, turned, crossings: crossingsOf(riding, tuned, turned, 1) };
+        const scaled = scaledTo(inWater, sharedAt(factors, at));
+        const one = { scaled, turned, crossings: crossingsOf(inWater, scaled, turned, 1) };
         const values: Record<string, number | null> = {
-          ...outputsOf(rideOf(riding, tuned, outcomesAt(turned, 0), 0.9, [USUAL_OUTFIT.lineOutM]), one, true, 10),
+          ...outputsOf(rideAt(inWater, scaled, outcomesAt(turned, 0), 0.9, [USUAL_OUTFIT.lineOutM]), one, true, 10),
           ...Object.fromEntries(LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)])),
         };
         for (const [key, value] of Object.entries(values)) {
@@ -271,7 +271,7 @@ describe('limits and identities', () => {
     const blade = spinBlade(referenceBlade('indiana'), 998);
     const line = { ...fishingLine(USUAL_OUTFIT.line), densityKgM3: 998, viscosityM2S: null };
     const arm = { youngPa: 193e9, wireM: 0.0009, lengthM: 0.06, bendWireM: 0.008, tipMassKg: 0.0035 };
-    const sums = ridingOf(demoLure('torvane-lanes').build, LAKE_WATER, USUAL_OUTFIT).bodies;
+    const sums = lureInWater(demoLure('torvane-lanes').build, LAKE_WATER, USUAL_OUTFIT).bodies;
     // One of the new units is so much of the old: a length is told as a times as many, and so on.
     const told = (a: number, t: number, m: number) => {
       const [speed, force, rho] = [a / t, (m * a) / t ** 2, m / a ** 3];
@@ -393,8 +393,8 @@ describe('limits and identities', () => {
   it('drag power is never less than what the bearings take', () => {
     let least = Infinity;
     for (const { build } of DEMO_LURES) {
-      const riding = ridingOf(build, LAKE_WATER, USUAL_OUTFIT);
-      for (const { outcomes } of turnAll(riding.spinners, riding.rho, [0.5, 0.8, 1.4])) {
+      const inWater = lureInWater(build, LAKE_WATER, USUAL_OUTFIT);
+      for (const { outcomes } of turnAll(inWater.spinners, inWater.rho, [0.5, 0.8, 1.4])) {
         outcomes.forEach((outcome, i) => {
           if (outcome.outcome !== 'turning') return;
           const paid = outcome.dragN * ([0.5, 0.8, 1.4][i] ?? 0);
@@ -416,7 +416,7 @@ it('two fifths more rub slows a demo blade by less than 5 hundredths at 0.5 m/s,
   const slowed = (speedMps: number) =>
     Math.max(
       ...DEMO_LURES.flatMap(({ build }) => {
-        const { spinners, rho } = ridingOf(build, LAKE_WATER, USUAL_OUTFIT);
+        const { spinners, rho } = lureInWater(build, LAKE_WATER, USUAL_OUTFIT);
         return spinners.map(({ blade, nominal, bearing }) => {
           const rate = (by: number) => {
             const { friction, faceFriction, steadyTorqueNm } = bearing;

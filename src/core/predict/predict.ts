@@ -23,15 +23,15 @@ import {
   lineOutcome,
   lureOutput,
   outputsOf,
-  type Case,
+  type BeliefCase,
   type LineOutcome,
   type LureOutput,
   type RideOutput,
 } from './outputs';
 import { centresOf, type Centres } from './centres';
-import { rideOf, type Near, type Ride } from './ride';
-import { ridingOf, type Riding } from './riding';
-import { retuned, tunedTo, type Tuned } from './tuned';
+import { rideAt, type NearbyRide, type Ride } from './ride';
+import { lureInWater, type LureInWater } from './lure-in-water';
+import { rescaled, scaledTo, type ScaledLure } from './scaled-lure';
 import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
 import { outcomesAt, turnAll, type BladeOutcome, type Turned } from './turned';
 
@@ -88,66 +88,66 @@ const NO_DRAG: ReadonlySet<SharedKey> = new Set([
 
 /** All of a lure with one factor a half width up and down. */
 interface Pair {
-  readonly up: Case;
-  readonly down: Case;
+  readonly up: BeliefCase;
+  readonly down: BeliefCase;
 }
 
 /** What a prediction is worked out from: the lure, what is believed of it, and that with each factor moved. */
-interface Worked {
-  readonly riding: Riding;
+interface PredictionBasis {
+  readonly inWater: LureInWater;
   readonly belief: Belief;
-  readonly believed: Case;
+  readonly believed: BeliefCase;
   /** In the order of the belief's factors. */
   readonly pairs: readonly Pair[];
 }
 
 /** @param speedsMps through the water, m/s */
 export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
-  const riding = ridingOf(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
+  const inWater = lureInWater(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
   // The speeds that crossings are looked for between stand behind those that were asked for.
-  const spins = spinsOf(riding, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
-  const worked = workOut(riding, spins, speedsMps.length);
-  const spin = bladesSaid(build, riding.layout, speedsMps, spins);
+  const spins = spinsOf(inWater, [...speedsMps, ...GRID_MPS], asked.learnt ?? null);
+  const basis = workOut(inWater, spins, speedsMps.length);
+  const spin = bladesSaid(build, inWater.layout, speedsMps, spins);
   return {
     speedsMps,
     spin,
     rides: speedsMps.map((speedMps, i) => {
       const open = spin.blades.flatMap(({ at }, blade) => (at[i]?.outcome === 'mayStop' ? [blade] : []));
-      return rideSaid(worked, speedMps, i, open);
+      return rideSaid(basis, speedMps, i, open);
     }),
-    lure: lureSaid(worked),
-    arm: riding.arm,
+    lure: lureSaid(basis),
+    arm: inWater.arm,
     belief: spins.belief,
   };
 }
 
-function workOut(riding: Riding, spins: Spins, gridFrom: number): Worked {
+function workOut(inWater: LureInWater, spins: Spins, gridFrom: number): PredictionBasis {
   const { belief } = spins;
-  const caseOf = (tuned: Tuned, turned: Case['turned'], near: Crossings | null): Case => ({
-    tuned,
+  const caseOf = (scaled: ScaledLure, turned: BeliefCase['turned'], near: Crossings | null): BeliefCase => ({
+    scaled,
     turned,
-    crossings: crossingsOf(riding, tuned, turned, gridFrom, near),
+    crossings: crossingsOf(inWater, scaled, turned, gridFrom, near),
   });
-  const believed = caseOf(tunedTo(riding, sharedAt(belief.factors, belief.middle)), spins.believed, null);
-  const movedTo = (factor: Factor, k: number, side: 'up' | 'down'): Case => {
-    const { tuned, turned, crossings } = believed;
-    if (factor.of === 'blade') return caseOf(tuned, spins.moved[k]?.[side] ?? turned, crossings);
+  const believed = caseOf(scaledTo(inWater, sharedAt(belief.factors, belief.middle)), spins.believed, null);
+  const movedTo = (factor: Factor, k: number, side: 'up' | 'down'): BeliefCase => {
+    const { scaled, turned, crossings } = believed;
+    if (factor.of === 'blade') return caseOf(scaled, spins.moved[k]?.[side] ?? turned, crossings);
     const shared = sharedAt(belief.factors, movedBy(belief.middle, k, side === 'up' ? 1 : -1));
-    if (NO_DRAG.has(factor.key)) return { ...believed, tuned: retuned(tuned, riding, shared) };
-    return caseOf(tunedTo(riding, shared), turned, crossings);
+    if (NO_DRAG.has(factor.key)) return { ...believed, scaled: rescaled(scaled, inWater, shared) };
+    return caseOf(scaledTo(inWater, shared), turned, crossings);
   };
   const pairs = belief.factors.map((factor, k): Pair => ({
     up: movedTo(factor, k, 'up'),
     down: movedTo(factor, k, 'down'),
   }));
-  return { riding, belief, believed, pairs };
+  return { inWater, belief, believed, pairs };
 }
 
-function lureSaid({ believed, pairs, belief }: Worked): Prediction['lure'] {
+function lureSaid({ believed, pairs, belief }: PredictionBasis): Prediction['lure'] {
   const entries = LURE_OUTPUTS.map((key) => {
     const value = lureOutput(believed, key);
     if (value === null) return [key, null];
-    const moved = (one: Case) => lureOutput(one, key) ?? BEYOND[key];
+    const moved = (one: BeliefCase) => lureOutput(one, key) ?? BEYOND[key];
     const changes = pairs.map(({ up, down }): Moved => ({ up: moved(up), down: moved(down) }));
     return [key, said(spreadOf(value, LURE_FORMS[key].scale, changes, belief), belief.factors)];
   });
@@ -155,8 +155,8 @@ function lureSaid({ believed, pairs, belief }: Worked): Prediction['lure'] {
 }
 
 /** What all blades do when this one, which may stop, does what is less likely. */
-function withOneTurned({ riding, belief, believed }: Worked, speedMps: number, index: number, blade: number) {
-  const { spinners, rho } = riding;
+function withOneTurned({ inWater, belief, believed }: PredictionBasis, speedMps: number, index: number, blade: number) {
+  const { spinners, rho } = inWater;
   const coefficients = spinners.map(({ nominal, station }) =>
     coefficientsAt(nominal, station, belief.factors, belief.middle),
   );
@@ -177,14 +177,14 @@ function flipped(turned: readonly Turned[], index: number, blade: number | null)
 }
 
 /** @param open blades that may stop at this speed: the bands reach over what each may do instead */
-function rideSaid(worked: Worked, speedMps: number, index: number, open: readonly number[]): RidePrediction {
-  const { riding, believed } = worked;
+function rideSaid(basis: PredictionBasis, speedMps: number, index: number, open: readonly number[]): RidePrediction {
+  const { inWater, believed } = basis;
   const outcomes = outcomesAt(believed.turned, index);
   const trouble = troubleAt(speedMps, outcomes);
   if (trouble) return trouble;
-  const likely = bandsAt(worked, speedMps, index, outcomes, null);
+  const likely = bandsAt(basis, speedMps, index, outcomes, null);
   const others = open.map(
-    (blade) => bandsAt(worked, speedMps, index, withOneTurned(worked, speedMps, index, blade), blade).said,
+    (blade) => bandsAt(basis, speedMps, index, withOneTurned(basis, speedMps, index, blade), blade).said,
   );
   const entries = RIDE_OUTPUTS.map((key) => {
     const own = likely.said[key];
@@ -199,30 +199,30 @@ function rideSaid(worked: Worked, speedMps: number, index: number, open: readonl
     line: lineOutcome(likely.now, believed),
     lean: likely.now.lean.outcome,
     said: Object.fromEntries(entries) as RideSaid,
-    centres: centresOf(riding, outcomes, speedMps),
+    centres: centresOf(inWater, outcomes, speedMps),
   };
 }
 
 /** All outputs with their bands, the blades doing this. */
 function bandsAt(
-  { riding, believed, pairs, belief }: Worked,
+  { inWater, believed, pairs, belief }: PredictionBasis,
   speedMps: number,
   index: number,
   outcomes: readonly (BladeOutcome | undefined)[],
   blade: number | null,
 ): { readonly now: Ride; readonly said: RideSaid } {
-  const { lineOutM } = riding.outfit;
-  const isShaken = riding.arm.outcome !== 'outsideModel';
-  const now = rideOf(riding, believed.tuned, outcomes, speedMps, [lineOutM]);
+  const { lineOutM } = inWater.outfit;
+  const isShaken = inWater.arm.outcome !== 'outsideModel';
+  const now = rideAt(inWater, believed.scaled, outcomes, speedMps, [lineOutM]);
   const values = outputsOf(now, believed, isShaken, lineOutM);
   // The coarse line of the bands is set against itself.
   const likely = blade === null ? outcomes : flipped(believed.turned, index, blade);
-  const base = rideOf(riding, believed.tuned, likely, speedMps, [lineOutM], null, STEPS_FOR_BAND);
+  const base = rideAt(inWater, believed.scaled, likely, speedMps, [lineOutM], null, STEPS_FOR_BAND);
   const coarse = outputsOf(base, believed, isShaken, lineOutM);
-  const near: Near = { ride: base, tuned: believed.tuned, outcomes: likely };
-  const coarsely = (one: Case) => {
+  const near: NearbyRide = { ride: base, scaled: believed.scaled, outcomes: likely };
+  const coarsely = (one: BeliefCase) => {
     const turned = one.turned === believed.turned ? likely : flipped(one.turned, index, blade);
-    return outputsOf(rideOf(riding, one.tuned, turned, speedMps, [lineOutM], near), one, isShaken, lineOutM);
+    return outputsOf(rideAt(inWater, one.scaled, turned, speedMps, [lineOutM], near), one, isShaken, lineOutM);
   };
   const moved = pairs.map(({ up, down }) => ({ up: coarsely(up), down: coarsely(down) }));
   const entries = RIDE_OUTPUTS.map((key) => {

@@ -10,9 +10,9 @@ import { coefficientsAt, factorsOf, priorBelief, sharedAt, type Factor } from '.
 import { predict, type Prediction } from './predict';
 import { axleCosines } from './inclined';
 import { learnFrom, readingsSchema, type Reading } from './readings';
-import { rideOf } from './ride';
-import { ridingOf } from './riding';
-import { tunedTo } from './tuned';
+import { rideAt } from './ride';
+import { lureInWater } from './lure-in-water';
+import { scaledTo } from './scaled-lure';
 import { doesTurn } from './spin';
 import { outcomesAt, turnAll } from './turned';
 
@@ -22,27 +22,27 @@ const LURES = ['mirrow-drum', 'hovna-lantern', 'torvane-lanes', 'stolk-kettle', 
 
 /** What a lure whose factors are these does, worked out directly; speeds of the readings and of what is asked after. */
 function truthOf(slug: string, factors: readonly Factor[], at: readonly number[]) {
-  const riding = ridingOf(demoLure(slug).build, LAKE_WATER, USUAL_OUTFIT);
+  const inWater = lureInWater(demoLure(slug).build, LAKE_WATER, USUAL_OUTFIT);
   const speeds = [0.8, 0.7, 1.1];
   const all = [...speeds, ...GRID_MPS];
-  const turned = turnAll(riding.spinners, riding.rho, all, {
-    axleCos: axleCosines(riding, all),
-    coefficients: riding.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
+  const turned = turnAll(inWater.spinners, inWater.rho, all, {
+    axleCos: axleCosines(inWater, all),
+    coefficients: inWater.spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, factors, at)),
   });
-  const tuned = tunedTo(riding, sharedAt(factors, at));
-  const blade = riding.spinners.findIndex(({ station }) => station === BLADE);
+  const scaled = scaledTo(inWater, sharedAt(factors, at));
+  const blade = inWater.spinners.findIndex(({ station }) => station === BLADE);
   const turning = (i: number) => {
     const outcome = turned[blade]?.ifTurning[i];
     return outcome?.outcome === 'turning' ? outcome : null;
   };
   const depth = (i: number, lineOutM: number) => {
-    const [line] = rideOf(riding, tuned, outcomesAt(turned, i), speeds[i] ?? 0, [lineOutM]).lines;
+    const [line] = rideAt(inWater, scaled, outcomesAt(turned, i), speeds[i] ?? 0, [lineOutM]).lines;
     return line?.outcome === 'sinks' ? line.depthM : null;
   };
   return {
     read: turning(0),
     depthReadM: depth(1, 12),
-    sinkMps: crossingsOf(riding, tuned, turned, speeds.length).sinkMps,
+    sinkMps: crossingsOf(inWater, scaled, turned, speeds.length).sinkMps,
     later: turning(2),
     depthLaterM: depth(2, USUAL_OUTFIT.lineOutM),
   };

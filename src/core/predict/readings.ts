@@ -23,9 +23,9 @@ import { HALF_WIDTHS_A_SIGMA } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { beliefFor, coefficientsAt, movedBy, sharedAt, type Belief, type Factor } from './factors';
 import { axleCosines } from './inclined';
-import { rideOf } from './ride';
-import { ridingOf, type Riding } from './riding';
-import { tunedTo, type Tuned } from './tuned';
+import { rideAt } from './ride';
+import { lureInWater, type LureInWater } from './lure-in-water';
+import { scaledTo, type ScaledLure } from './scaled-lure';
 import { outcomesAt, turnAll, type AxleCosines, type Turned } from './turned';
 import type { Asked } from './predict';
 
@@ -109,12 +109,12 @@ const DOUBTED = 2;
 
 /** What is believed of this lure after these readings; a pure function of them and of what was believed before. */
 export function learnFrom(build: Build, water: Water, readings: readonly Reading[], asked: Asked = {}): Learnt {
-  const riding = ridingOf(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
+  const inWater = lureInWater(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
   const before = beliefFor(
-    riding.spinners.map(({ station }) => station),
+    inWater.spinners.map(({ station }) => station),
     asked.learnt ?? null,
   );
-  const model = new ReadingModel(riding, before.factors, readings);
+  const model = new ReadingModel(inWater, before.factors, readings);
   const first = model.at(before.middle);
   const impossible = first.logs.flatMap((each, i): Unused[] =>
     typeof each === 'string' ? [{ reading: i, why: each }] : [],
@@ -150,7 +150,7 @@ export function learnFrom(build: Build, water: Water, readings: readonly Reading
 }
 
 /** Whether nothing believable makes this one, alone, come out as it was read. */
-function isDoubted(model: ReadingModel, before: Belief, first: Place, i: number): boolean {
+function isDoubted(model: ReadingModel, before: Belief, first: ModelAt, i: number): boolean {
   if (Math.abs(model.off(first, i)) <= 1) return false;
   return Math.abs(model.off(fitted(model, before, first, [i]).place, i)) > DOUBTED;
 }
@@ -159,11 +159,11 @@ function isDoubted(model: ReadingModel, before: Belief, first: Place, i: number)
 function fitted(
   model: ReadingModel,
   before: Belief,
-  first: Place,
+  first: ModelAt,
   used: readonly number[],
-): { readonly place: Place; readonly covariance: Belief['covariance']; readonly rounds: number } {
+): { readonly place: ModelAt; readonly covariance: Belief['covariance']; readonly rounds: number } {
   const farness = inverseTimes(before.covariance);
-  const badness = (place: Place) =>
+  const badness = (place: ModelAt) =>
     farness(place.at.map((x, k) => x - (before.middle[k] ?? 0))) +
     used.reduce((sum, i) => sum + model.off(place, i) ** 2, 0) +
     (stopsWhatTurned(first, place) ? Infinity : 0);
@@ -196,7 +196,7 @@ function fitted(
 }
 
 /** No reading makes a blade stand still that turned before it: it was not asked about that. */
-function stopsWhatTurned(before: Place, after: Place): boolean {
+function stopsWhatTurned(before: ModelAt, after: ModelAt): boolean {
   return before.turned.some(({ ifTurning }, blade) =>
     ifTurning.some((each, i) => each.outcome === 'turning' && after.turned[blade]?.ifTurning[i]?.outcome !== 'turning'),
   );
@@ -205,10 +205,10 @@ function stopsWhatTurned(before: Place, after: Place): boolean {
 /** From a place towards a goal, as far as it does not make matters worse; null when it does from the start. */
 function betterOnTheWay(
   model: ReadingModel,
-  from: Place,
+  from: ModelAt,
   to: readonly number[],
-  badness: (place: Place) => number,
-): Place | null {
+  badness: (place: ModelAt) => number,
+): ModelAt | null {
   const bad = badness(from);
   for (let share = 1; share > 0.05; share /= 2) {
     const place = model.at(from.at.map((each, k) => clamped(each + share * ((to[k] ?? 0) - each))));
@@ -239,7 +239,7 @@ function readOf(reading: Reading): number {
 }
 
 /** The factors at a place, what the blades do there, and the logarithm of what each reading would read, or why none. */
-interface Place {
+interface ModelAt {
   readonly at: readonly number[];
   readonly turned: readonly Turned[];
   readonly logs: readonly (number | Impossible)[];
@@ -251,7 +251,7 @@ class ReadingModel {
   private readonly axleCos: AxleCosines;
 
   constructor(
-    private readonly riding: Riding,
+    private readonly inWater: LureInWater,
     private readonly factors: readonly Factor[],
     readonly readings: readonly Reading[],
   ) {
@@ -260,30 +260,30 @@ class ReadingModel {
       ...readings.map((reading) => (reading.kind === 'sink' ? 0 : reading.speedMps)),
       ...(isFallen ? GRID_MPS : []),
     ];
-    this.axleCos = axleCosines(riding, this.speedsMps);
+    this.axleCos = axleCosines(inWater, this.speedsMps);
   }
 
   /** @param turned what the blades do, where no factor of theirs has moved */
-  at(at: readonly number[], turned: readonly Turned[] | null = null): Place {
-    const { spinners, rho } = this.riding;
+  at(at: readonly number[], turned: readonly Turned[] | null = null): ModelAt {
+    const { spinners, rho } = this.inWater;
     const spun =
       turned ??
       turnAll(spinners, rho, this.speedsMps, {
         axleCos: this.axleCos,
         coefficients: spinners.map(({ nominal, station }) => coefficientsAt(nominal, station, this.factors, at)),
       });
-    const tuned = tunedTo(this.riding, sharedAt(this.factors, at));
-    return { at, turned: spun, logs: this.readings.map((reading, i) => this.logOf(reading, i, spun, tuned)) };
+    const scaled = scaledTo(this.inWater, sharedAt(this.factors, at));
+    return { at, turned: spun, logs: this.readings.map((reading, i) => this.logOf(reading, i, spun, scaled)) };
   }
 
   /** How many of its own errors a reading is off at a place. */
-  off(place: Place, i: number): number {
+  off(place: ModelAt, i: number): number {
     const [reading, said] = [this.readings[i], place.logs[i]];
     return reading && typeof said === 'number' ? (readOf(reading) - said) / reading.errorShare : Infinity;
   }
 
   /** d log/dx of each reading with each factor at this place; 0 where one side cannot be said. */
-  slopes(place: Place): number[][] {
+  slopes(place: ModelAt): number[][] {
     const pairs = this.factors.map((factor, k) => {
       const kept = factor.of === 'blade' ? null : place.turned;
       return [SLOPE_STEP, -SLOPE_STEP].map((by) => this.at(movedBy(place.at, k, by), kept).logs);
@@ -296,7 +296,7 @@ class ReadingModel {
     );
   }
 
-  private logOf(reading: Reading, i: number, turned: readonly Turned[], tuned: Tuned): number | Impossible {
+  private logOf(reading: Reading, i: number, turned: readonly Turned[], scaled: ScaledLure): number | Impossible {
     switch (reading.kind) {
       case 'rate':
       case 'spread': {
@@ -310,11 +310,11 @@ class ReadingModel {
       case 'depth': {
         const { speedMps, lineOutM, depthM } = reading;
         if (depthM >= lineOutM) return 'deeperThanItsLine';
-        const [line] = rideOf(this.riding, tuned, outcomesAt(turned, i), speedMps, [lineOutM]).lines;
+        const [line] = rideAt(this.inWater, scaled, outcomesAt(turned, i), speedMps, [lineOutM]).lines;
         return line?.outcome === 'sinks' && line.depthM > 0 ? Math.log(line.depthM) : 'doesNotSink';
       }
       case 'sink': {
-        const { sinkMps } = crossingsOf(this.riding, tuned, turned, this.readings.length);
+        const { sinkMps } = crossingsOf(this.inWater, scaled, turned, this.readings.length);
         return sinkMps === null ? 'doesNotSink' : Math.log(sinkMps);
       }
     }

@@ -12,10 +12,10 @@ import { layOut } from '../geometry/layout';
 import type { Lure } from '../lure/lure';
 import { lureMass } from '../lengths/mass';
 import { nominalCrossings } from './crossings';
-import { rideOf, rides } from './ride';
-import { ridingOf } from './riding';
+import { rideAt, rides } from './ride';
+import { lureInWater } from './lure-in-water';
 import { AS_ESTIMATED } from './factors';
-import { tunedTo } from './tuned';
+import { scaledTo } from './scaled-lure';
 import { outcomesAt, turnAll } from './turned';
 import { partsOfKind } from '../parts/catalogue';
 
@@ -51,7 +51,7 @@ describe('a body in the water', () => {
     }
   });
 
-  it('at the angle it hangs at nothing turns it, worked from each force and its place', () => {
+  it('at the angle it hangs at nothing turns it, basis from each force and its place', () => {
     const body: TrimBody = {
       xM: 0.04,
       yM: -0.01,
@@ -152,10 +152,10 @@ describe('what it shakes on, and how it tracks', () => {
     const thump = (pattern: 'hardKick' | 'colorado', kick: number) => {
       const blade = BLADES.find((each) => each.pattern === pattern);
       if (!blade) throw new Error(`the catalogue has a ${pattern}`);
-      const riding = ridingOf(plainSpinner(blade.id).build, LAKE_WATER, USUAL_OUTFIT);
-      const outcomes = outcomesAt(turnAll(riding.spinners, riding.rho, [0.8]), 0);
-      const tuned = tunedTo(riding, { ...AS_ESTIMATED, kick });
-      return rideOf(riding, tuned, outcomes, 0.8, [10]).shakes[0]?.pulseN ?? NaN;
+      const inWater = lureInWater(plainSpinner(blade.id).build, LAKE_WATER, USUAL_OUTFIT);
+      const outcomes = outcomesAt(turnAll(inWater.spinners, inWater.rho, [0.8]), 0);
+      const scaled = scaledTo(inWater, { ...AS_ESTIMATED, kick });
+      return rideAt(inWater, scaled, outcomes, 0.8, [10]).shakes[0]?.pulseN ?? NaN;
     };
     expect(thump('hardKick', 1)).toBeCloseTo(thump('hardKick', 0) * Math.hypot(1, 0.35), 12);
     expect(thump('colorado', 1)).toBe(thump('colorado', 0));
@@ -176,7 +176,7 @@ describe('what it shakes on, and how it tracks', () => {
   });
 });
 
-describe('lean, worked from weights and torque', () => {
+describe('lean, basis from weights and torque', () => {
   it('hangs its weight straight under the pull; a torque turns it until they balance, too much turns it over', () => {
     const under = { upNm: -0.002, asideNm: 0 };
     expect(leanOf(under, 0)).toMatchObject({ outcome: 'leans', keelNm: 0.002 });

@@ -1,8 +1,8 @@
 /**
  * How a lure rides: how it shakes, hangs, leans and turns aside, how steeply its line leaves it, how deep it runs, to which
  * side it pulls. From its bodies (in-water/bodies.ts), its arm (in-water/arm.ts), what its blades do (spin.ts) and the line
- * (hydro/towed-line.ts). What is the same at every speed is laid ready once (riding.ts); a ride is then worked out for any
- * set of the shared coefficients (tuned.ts). A blade that does not turn trails and flutters.
+ * (hydro/towed-line.ts). What is the same at every speed is laid ready once (inWater.ts); a ride is then worked out for any
+ * set of the shared coefficients (scaled.ts). A blade that does not turn trails and flutters.
  */
 import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
 import { lineTwist } from '../hydro/line-twist';
@@ -16,10 +16,10 @@ import { SWIVEL_TORQUE_NM } from '../in-water/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { DRIVEN_AT } from '../in-water/spinners';
 import { bladePulls } from './blade-pull';
-import { ridingOf, type Riding } from './riding';
+import { lureInWater, type LureInWater } from './lure-in-water';
 import { axleCosines } from './inclined';
 import { outcomesAt, turnAll, type BladeOutcome } from './turned';
-import { tunedAsEstimated, type Tuned } from './tuned';
+import { scaledAsEstimated, type ScaledLure } from './scaled-lure';
 
 export interface Ride {
   readonly speedMps: number;
@@ -63,38 +63,38 @@ export function rides(
   outfit: Outfit = USUAL_OUTFIT,
   lengthsOutM: readonly number[] = [outfit.lineOutM],
 ): Rides {
-  const riding = ridingOf(build, water, outfit);
-  const turned = turnAll(riding.spinners, riding.rho, speedsMps, { axleCos: axleCosines(riding, speedsMps) });
-  const tuned = tunedAsEstimated(riding);
+  const inWater = lureInWater(build, water, outfit);
+  const turned = turnAll(inWater.spinners, inWater.rho, speedsMps, { axleCos: axleCosines(inWater, speedsMps) });
+  const scaled = scaledAsEstimated(inWater);
   return {
-    massKg: tuned.massKg,
-    sinkingN: tuned.sums.weightN.all,
-    armHz: tuned.arm && naturalHz(tuned.arm),
-    at: speedsMps.map((speedMps, i) => rideOf(riding, tuned, outcomesAt(turned, i), speedMps, lengthsOutM)),
+    massKg: scaled.massKg,
+    sinkingN: scaled.sums.weightN.all,
+    armHz: scaled.arm && naturalHz(scaled.arm),
+    at: speedsMps.map((speedMps, i) => rideAt(inWater, scaled, outcomesAt(turned, i), speedMps, lengthsOutM)),
   };
 }
 
 /** A ride worked out already, of nearly this lure. */
-export interface Near {
+export interface NearbyRide {
   readonly ride: Ride;
-  readonly tuned: Tuned;
+  readonly scaled: ScaledLure;
   readonly outcomes: readonly (BladeOutcome | undefined)[];
 }
 
 /** @param near for the edge of a band: then worked out sooner, less finely; where nothing drags otherwise, its trim is kept */
-export function rideOf(
-  riding: Pick<Riding, 'rho' | 'spinners' | 'dragsAt' | 'outfit' | 'arm'>,
-  tuned: Tuned,
+export function rideAt(
+  inWater: Pick<LureInWater, 'rho' | 'spinners' | 'dragsAt' | 'outfit' | 'arm'>,
+  scaled: ScaledLure,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
   lengthsOutM: readonly number[],
-  near: Near | null = null,
+  near: NearbyRide | null = null,
   lineSteps: number | undefined = near ? STEPS_FOR_BAND : undefined,
 ): Ride {
-  const { rho, spinners: all, dragsAt, outfit } = riding;
-  const { shared, sums, asideSums, arm, line, movedKg, forcePerMoment } = tuned;
-  const drags = bladePulls(riding, shared, outcomes, speedMps);
-  const isTrimKept = near !== null && near.tuned.sums === sums && near.outcomes === outcomes;
+  const { rho, spinners: all, dragsAt, outfit } = inWater;
+  const { shared, sums, asideSums, arm, line, movedKg, forcePerMoment } = scaled;
+  const drags = bladePulls(inWater, shared, outcomes, speedMps);
+  const isTrimKept = near !== null && near.scaled.sums === sums && near.outcomes === outcomes;
   const trim = isTrimKept ? near.ride.trim : trimOf(sums, drags, rho, speedMps, near && near.ride.trim.pitchRad);
   const pull = pullOnLine(trim);
   // What the bearings leave in the lure: in all, and to the side it turns it to, where that is known.
@@ -111,7 +111,7 @@ export function rideOf(
     turningNm += rubNm * (hand === 0 ? shared.turnsWhich : -hand);
     bladeTurnsPerM = Math.max(bladeTurnsPerM, speedMps > 0 ? outcome.rateHz / speedMps : 0);
     // Of an arm that cannot be worked out nothing is said.
-    if (riding.arm.outcome === 'outsideModel') return;
+    if (inWater.arm.outcome === 'outsideModel') return;
     const momentNm = shared.moment * momentShare * outcome.dragMomentNm;
     const ofMomentN = arm ? forceOfMoment(arm, momentNm) : momentNm * forcePerMoment;
     // Of several lobes the forces cancel.

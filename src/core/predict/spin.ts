@@ -18,7 +18,7 @@ import { said, spreadOf, type Banded, type Moved, type Said } from './band';
 import { beliefFor, BLADE_KEYS, coefficientsAt, movedBy, type Belief } from './factors';
 import { axleCosines } from './inclined';
 import { chanceOfTurning, keepsSaid, type KeepsSaid } from './keeping';
-import { ridingOf, type Riding } from './riding';
+import { lureInWater, type LureInWater } from './lure-in-water';
 import { turnAll, type BladeOutcome, type Stopped, type Turned } from './turned';
 
 /** What a blade does when it turns, and how likely it does. */
@@ -85,16 +85,16 @@ export function predictSpin(
   layout: Layout = layOut(build),
 ): SpinPrediction {
   const known = LAST.get(build);
-  const riding =
+  const inWater =
     known?.water === water && known.state === state
-      ? known.riding
-      : ridingOf(build, water, USUAL_OUTFIT, state, layout);
-  LAST.set(build, { water, state, riding });
-  return bladesSaid(build, layout, speedsMps, spinsOf(riding, speedsMps, null));
+      ? known.inWater
+      : lureInWater(build, water, USUAL_OUTFIT, state, layout);
+  LAST.set(build, { water, state, inWater });
+  return bladesSaid(build, layout, speedsMps, spinsOf(inWater, speedsMps, null));
 }
 
 /** A build as it was last asked about: while a retrieve is drawn faster and slower it stays as it is. */
-const LAST = new WeakMap<Build, { readonly water: Water; readonly state: BladeState; readonly riding: Riding }>();
+const LAST = new WeakMap<Build, { readonly water: Water; readonly state: BladeState; readonly inWater: LureInWater }>();
 
 /** Where each blade stops before any reading: that does not hang on the speed either. */
 const KEEPS = new WeakMap<Spinner, KeepsSaid | null>();
@@ -107,8 +107,8 @@ function keepsOf(spinner: Spinner, density: number, belief: Belief, isLearnt: bo
   return keeps;
 }
 
-export function spinsOf(riding: Riding, speedsMps: readonly number[], learnt: Belief | null): Spins {
-  const { spinners: all, rho: density } = riding;
+export function spinsOf(inWater: LureInWater, speedsMps: readonly number[], learnt: Belief | null): Spins {
+  const { spinners: all, rho: density } = inWater;
   const belief = beliefFor(
     all.map(({ station }) => station),
     learnt,
@@ -116,7 +116,7 @@ export function spinsOf(riding: Riding, speedsMps: readonly number[], learnt: Be
   const coefficients = (at: readonly number[]) =>
     all.map(({ nominal, station }) => coefficientsAt(nominal, station, belief.factors, at));
   const keeps = all.map((spinner) => keepsOf(spinner, density, belief, learnt !== null));
-  const axleCos = axleCosines(riding, speedsMps);
+  const axleCos = axleCosines(inWater, speedsMps);
   const believed = turnAll(all, density, speedsMps, { coefficients: coefficients(belief.middle), axleCos });
   const moved = all.flatMap((_, blade) =>
     BLADE_KEYS.map((__, key) => {
@@ -145,9 +145,9 @@ export function nominalSpin(
   speedsMps: readonly number[],
   layout: Layout = layOut(build),
 ): { readonly station: ItemId; readonly outcomes: readonly BladeOutcome[] }[] {
-  const riding = ridingOf(build, water, USUAL_OUTFIT, 'clean', layout);
-  const axleCos = axleCosines(riding, speedsMps);
-  return turnAll(riding.spinners, riding.rho, speedsMps, { axleCos }).map(({ spinner, outcomes }) => ({
+  const inWater = lureInWater(build, water, USUAL_OUTFIT, 'clean', layout);
+  const axleCos = axleCosines(inWater, speedsMps);
+  return turnAll(inWater.spinners, inWater.rho, speedsMps, { axleCos }).map(({ spinner, outcomes }) => ({
     station: spinner.station,
     outcomes,
   }));

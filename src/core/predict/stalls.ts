@@ -7,7 +7,7 @@ import type { Build, ItemId } from '../lure/lure';
 import { coefficientsAt, type Belief } from './factors';
 import type { Said } from './band';
 import { axleCosines } from './inclined';
-import { ridingOf } from './riding';
+import { lureInWater } from './lure-in-water';
 import { againstStall, spinsOf } from './spin';
 import { passedBy, turnAll } from './turned';
 
@@ -40,9 +40,9 @@ export function stallSpeeds(
   state: BladeState = 'clean',
   learnt: Belief | null = null,
 ): StallPrediction[] {
-  const riding = ridingOf(build, water, USUAL_OUTFIT, state);
-  const { spinners: all, rho: density } = riding;
-  const { belief, keeps } = spinsOf(riding, [], learnt);
+  const inWater = lureInWater(build, water, USUAL_OUTFIT, state);
+  const { spinners: all, rho: density } = inWater;
+  const { belief, keeps } = spinsOf(inWater, [], learnt);
   const coefficients = all.map(({ nominal, station }) =>
     coefficientsAt(nominal, station, belief.factors, belief.middle),
   );
@@ -57,7 +57,7 @@ export function stallSpeeds(
     const levelMps = [mps.value, mps.low, mps.high, startsMps];
     let speedsMps = levelMps;
     for (let round = 0; round < ROUNDS; round++) {
-      const axleCos = axleCosines(riding, speedsMps);
+      const axleCos = axleCosines(inWater, speedsMps);
       const ahead = turnAll(all.slice(0, index), density, speedsMps, { coefficients, axleCos });
       speedsMps = levelMps.map((level, i) => {
         const along = axleCos[index]?.[i] ?? 1;

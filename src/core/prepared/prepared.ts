@@ -30,9 +30,9 @@ import { axleCosine, ROUNDS } from '../predict/inclined';
 import { isLikelyKept } from '../predict/keeping';
 import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/predict';
-import { pullOnLine, rideOf, thumpOf, type Ride } from '../predict/ride';
-import { pullOfPart, type BladePlace, type Riding } from '../predict/riding';
-import { armTuned, type Tuned } from '../predict/tuned';
+import { pullOnLine, rideAt, thumpOf, type Ride } from '../predict/ride';
+import { pullOfPart, type BladePlace, type LureInWater } from '../predict/lure-in-water';
+import { armScaled, type ScaledLure } from '../predict/scaled-lure';
 import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
 import { assemble, type Assembly, type Turns } from './assembly';
 import { BladeBook, type BladeOnBearing } from './blade-book';
@@ -51,7 +51,7 @@ export interface BladeFigures {
   readonly station: ItemId;
   /** What it most likely does. */
   readonly outcome: BladeOutcome;
-  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. Worked out when asked. */
+  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. PredictionBasis out when asked. */
   readonly keepsMps: () => number | null;
 }
 
@@ -308,16 +308,16 @@ export class Prepared {
     const trim = isOutside ? null : trimWith(outcomes, hanging, speedMps, pitchRad);
     const towed = { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps };
     const shape = trim ? lineShape(this.line, pullOnLine(trim), towed, outfit.lineOutM) : undefined;
-    const tuned = (): Tuned => ({
+    const scaled = (): ScaledLure => ({
       shared: AS_ESTIMATED,
       massKg: bodies.massKg,
       sums,
       asideSums: bodies.aside(),
-      arm: armTuned(arm, AS_ESTIMATED),
+      arm: armScaled(arm, AS_ESTIMATED),
       line: this.line,
       ...bodies.swing(),
     });
-    const isPlaning = hanging.planing !== null && trim !== null && planes(standing, hanging, tuned(), speedMps);
+    const isPlaning = hanging.planing !== null && trim !== null && planes(standing, hanging, scaled(), speedMps);
     return {
       massKg: bodies.massKg,
       sinkingN: sums.weightN.all,
@@ -334,7 +334,7 @@ export class Prepared {
         return outcome?.outcome === 'turning' ? Math.max(most, thumpOf(outcome, strokes)) : most;
       }, 0),
       misfits: found,
-      ride: () => (trim ? rideOf({ ...hanging, arm }, tuned(), outcomes, speedMps, [outfit.lineOutM]) : null),
+      ride: () => (trim ? rideAt({ ...hanging, arm }, scaled(), outcomes, speedMps, [outfit.lineOutM]) : null),
     };
   }
 
@@ -429,7 +429,7 @@ export class Prepared {
 }
 
 /** What hangs on the line, whatever its blades do. */
-type Hanging = Pick<Riding, 'rho' | 'outfit' | 'planing' | 'dragsAt' | 'spinners'> & { readonly sums: TrimSums };
+type Hanging = Pick<LureInWater, 'rho' | 'outfit' | 'planing' | 'dragsAt' | 'spinners'> & { readonly sums: TrimSums };
 
 /** All blades at one speed, each in the wake of those ahead, the lure hanging at the pitch they give it. */
 function turnStanding(
@@ -482,7 +482,7 @@ function turnEach(all: readonly Standing[], cosines: readonly number[], speedMps
 }
 
 /** Whether blade and head carry it on the surface at this speed. */
-function planes(all: readonly Standing[], hanging: Hanging, tuned: Tuned, speedMps: number): boolean {
+function planes(all: readonly Standing[], hanging: Hanging, scaled: ScaledLure, speedMps: number): boolean {
   const onGrid = GRID_MPS.map((each) => turnStanding(all, hanging, each).turned);
   const turned = all.map(({ spinner }, i): Turned => {
     const own = onGrid.map((each) => each[i] as Turned);
@@ -494,6 +494,6 @@ function planes(all: readonly Standing[], hanging: Hanging, tuned: Tuned, speedM
       outcomes: own.flatMap(({ outcomes }) => outcomes),
     };
   });
-  const { planingMps } = crossingsOf(hanging, tuned, turned, 0);
+  const { planingMps } = crossingsOf(hanging, scaled, turned, 0);
   return planingMps !== null && speedMps >= planingMps;
 }

@@ -1,5 +1,5 @@
 /**
- * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/tuned.ts
+ * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/scaled.ts
  * work out. Of a slot whose part stays and lies as long as before, mass and areas are kept.
  */
 import type { TrimSums } from '../hydro/trim';
@@ -16,7 +16,7 @@ import { oncePer } from '../once';
 import type { Blade } from '../parts/kinds/blade';
 import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
-import { swinging, type Tuned } from '../predict/tuned';
+import { swinging, type ScaledLure } from '../predict/scaled-lure';
 import type { Assembly } from './assembly';
 import type { LaidOn, Laying } from './laying';
 
@@ -263,7 +263,7 @@ function middleOf(laying: Laying, slot: number, { kind }: Part): number {
 /** Weight in water, and the areas along, of strands, across, and by slope; see hydro/trim.ts. */
 const SUMMED = 5;
 
-/** All bodies together, as tuned.ts takes them. */
+/** All bodies together, as scaled.ts takes them. */
 export class SumOfBodies {
   massKg: number;
   private movedKg: number;
@@ -329,7 +329,7 @@ export class SumOfBodies {
     return { weightN: sum(0), axialM2: sum(1), strandM2: sum(2), sideM2: sum(3), slopeM2: sum(4) };
   }
 
-  swing(): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
+  swing(): Pick<ScaledLure, 'movedKg' | 'forcePerMoment'> {
     return swinging(this.movedKg, this.first, this.second);
   }
 }

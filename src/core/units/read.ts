@@ -4,7 +4,7 @@ import { doubleOf } from './exact';
 import { readNumberText } from './number-text';
 import { UNITS, unitsOf, type QuantityKind, type UnitId } from './quantity';
 
-export type ReadingProblem =
+export type QuantityProblem =
   | { readonly code: 'empty'; readonly kind: QuantityKind }
   | { readonly code: 'noNumber'; readonly kind: QuantityKind; readonly text: string }
   | { readonly code: 'unknownUnit'; readonly kind: QuantityKind; readonly unitText: string }
@@ -18,9 +18,9 @@ export type ReadingProblem =
       readonly unit: UnitId;
     };
 
-export type Reading =
+export type QuantityRead =
   | { readonly ok: true; readonly si: number; readonly unit: UnitId }
-  | { readonly ok: false; readonly problem: ReadingProblem };
+  | { readonly ok: false; readonly problem: QuantityProblem };
 
 export interface ReadOptions {
   /** The unit of a bare number. `.038` and `3/32` are inches whatever this says: so the trade writes them. */
@@ -34,7 +34,7 @@ export interface ReadOptions {
  * Reads `text` as a quantity of one kind.
  * @returns the SI value (m, kg, K, m/s) and the unit it was written in, or the problem as data. Never throws on text.
  */
-export function readQuantity(kind: QuantityKind, text: string, options: ReadOptions): Reading {
+export function readQuantity(kind: QuantityKind, text: string, options: ReadOptions): QuantityRead {
   if (text.trim() === '') return { ok: false, problem: { code: 'empty', kind } };
   const number = readNumberText(text);
   if (!number) return { ok: false, problem: { code: 'noNumber', kind, text: text.trim() } };

@@ -30,10 +30,10 @@ export interface PartPickerProps {
 }
 
 const AIM_WORDS = {
-  swap: { title: 'Swap for', deed: 'swap for' },
-  wire: { title: 'Swap the wire for', deed: 'swap for' },
-  thread: { title: 'Thread on the wire', deed: 'thread' },
-  seat: { title: 'Put on', deed: 'put on' },
+  swap: { title: 'Swap for', command: 'swap for' },
+  wire: { title: 'Swap the wire for', command: 'swap for' },
+  thread: { title: 'Thread on the wire', command: 'thread' },
+  seat: { title: 'Put on', command: 'put on' },
 } as const;
 
 const SORT_WORDS: Readonly<Record<Sort, string>> = {
@@ -123,7 +123,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
     },
   });
   const take = (part: Part) => {
-    const words = `${AIM_WORDS[placement.put].deed} ${part.name.toLowerCase()}`;
+    const words = `${AIM_WORDS[placement.put].command} ${part.name.toLowerCase()}`;
     if (part.id === now?.id || change(words, placementEdits(lure.build, placement, part))) onClose();
   };
   const goTo = (index: number) => {

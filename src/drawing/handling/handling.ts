@@ -10,34 +10,34 @@ import type { Frame } from './frame';
 import { loopFrames } from './loop';
 import { ringFrames } from './ring';
 
-export function handlingFrames({ doing, amounts }: MakeStep, build: Build, over: End): readonly Frame[] {
-  switch (doing.op) {
+export function handlingFrames({ operation, amounts }: MakeStep, build: Build, over: End): readonly Frame[] {
+  switch (operation.op) {
     case 'formLoop':
     case 'rollLoop':
     case 'closeLoop':
-      return loopFrames(wireEnd(build.carrier, doing.end), build.carrier.wire);
+      return loopFrames(wireEnd(build.carrier, operation.end), build.carrier.wire);
     case 'threadLeg':
     case 'hangOnClevis': {
-      const stack = [doing.clevis, ...goalOf(build, over).stackedWith(doing.clevis)].slice(0, 2);
+      const stack = [operation.clevis, ...goalOf(build, over).stackedWith(operation.clevis)].slice(0, 2);
       return stackFrames(build, inStrand(build, stack), over);
     }
     case 'hangByRing': {
-      const ring = itemOf(build, doing.ring).part;
-      const eye = itemOf(build, doing.items[0] ?? holderOf(build, doing.ring)).part;
+      const ring = itemOf(build, operation.ring).part;
+      const eye = itemOf(build, operation.items[0] ?? holderOf(build, operation.ring)).part;
       return ring.kind === 'splitRing' ? ringFrames(ring, eyeOf(eye), eye.finish.hex) : [];
     }
     case 'ringOverTie': {
-      const ring = itemOf(build, doing.ring).part;
+      const ring = itemOf(build, operation.ring).part;
       const { wire } = build.carrier;
       return ring.kind === 'splitRing' ? ringFrames(ring, wire.diameterM, wire.finish.hex) : [];
     }
     case 'fitSkirt':
-      return skirtFrames(build, doing.skirt);
+      return skirtFrames(build, operation.skirt);
     case 'lockSkirt':
-      return lockFrames(build, doing.item, doing.skirt);
+      return lockFrames(build, operation.item, operation.skirt);
     case 'pushTrailer': {
       const out = amounts.find((amount) => amount.of === 'pushOut');
-      return trailerFrames(build, doing.item, out?.of === 'pushOut' ? out.lengthM : null);
+      return trailerFrames(build, operation.item, out?.of === 'pushOut' ? out.lengthM : null);
     }
     default:
       return [];

@@ -37,7 +37,7 @@ import {
   StringSection,
   TrueSizeSheet,
 } from './later';
-import { partDeeds, type PartDeeds } from './part-deeds';
+import { partCommands, type PartCommands } from './part-commands';
 import type { PickerAim } from '@/desk/picker/picker-aim';
 import { stringUnits, type StringUnit } from './string-units';
 
@@ -161,7 +161,7 @@ export function OpenBench({ history: done, isDark }: OpenBenchProps) {
                   units={around.units}
                   unit={around.unit}
                   onPickUnit={around.pickUnit}
-                  deeds={around.deeds}
+                  commands={around.commands}
                   system={system}
                 />
               )}
@@ -204,15 +204,19 @@ export const WAYS_OUT: readonly WayOut[] = [
   },
 ];
 
-/** The deeds as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
-function deedsOnLive(shown: PartDeeds, unit: StringUnit | null, openPicker: (aim: PickerAim) => void): PartDeeds {
+/** The commands as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
+function commandsOnLive(
+  shown: PartCommands,
+  unit: StringUnit | null,
+  openPicker: (aim: PickerAim) => void,
+): PartCommands {
   const live = () => {
     const build = useDesk.getState().history?.lure.build;
     if (!build) return shown;
     const units = stringUnits(build);
     const now =
       units.find(({ key }) => key === unit?.key) ?? units.find(({ pick: each }) => each === unit?.pick) ?? null;
-    return partDeeds(now, units, build, openPicker);
+    return partCommands(now, units, build, openPicker);
   };
   return {
     ...shown,
@@ -246,13 +250,16 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??
     units.find(({ pick: each }) => each === picked) ??
     null;
-  const deeds = useMemo(() => deedsOnLive(partDeeds(unit, units, build, setAim), unit, setAim), [unit, units, build]);
+  const commands = useMemo(
+    () => commandsOnLive(partCommands(unit, units, build, setAim), unit, setAim),
+    [unit, units, build],
+  );
   const pickUnit = useCallback((next: StringUnit) => {
     setLeg(next.key);
     pick(next.pick);
   }, []);
   const before = ratesBefore(history, prediction, speedMps, water);
-  return { isThere: room !== null, findings, cuts, units, unit, deeds, pickUnit, ratesBefore: before, aim, setAim };
+  return { isThere: room !== null, findings, cuts, units, unit, commands, pickUnit, ratesBefore: before, aim, setAim };
 }
 
 function useFindingsRoom(isReady: boolean): FindingsRoomType | null {

@@ -28,7 +28,7 @@ import type { StageView } from '@/drawing/stage-view';
 import { KIND_WORDS, partTitle } from '@/words/part-words';
 import { pick } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
-import type { PartDeeds } from './part-deeds';
+import type { PartCommands } from './part-commands';
 import type { StringUnit } from './string-units';
 
 const LEAST_CHIP_PX = 56;
@@ -43,13 +43,13 @@ export interface StringOfPartsProps {
   readonly units: readonly StringUnit[];
   readonly pickedKey: string | null;
   readonly onPickKey: (unit: StringUnit) => void;
-  readonly deeds: PartDeeds;
+  readonly commands: PartCommands;
   readonly system: UnitSystem;
 }
 
 /** The parts in threading order: each as long as it is, under its place on the drawing, with a handle big enough to take. */
 export function StringOfParts(props: StringOfPartsProps) {
-  const { build, view, units, pickedKey, onPickKey, deeds, system } = props;
+  const { build, view, units, pickedKey, onPickKey, commands, system } = props;
   const chipPx = Math.max(LEAST_CHIP_PX, Math.floor((view.widthPx - 16) / Math.max(units.length, 1)));
   const fits = chipPx * units.length <= view.widthPx;
   const rowPx = chipPx * units.length;
@@ -89,7 +89,7 @@ export function StringOfParts(props: StringOfPartsProps) {
     if (direction !== null) {
       done();
       if (event.altKey) {
-        deeds.move(direction);
+        commands.move(direction);
         keepFocus.current = true;
       } else step(direction);
     } else if (event.key === 'Home' || event.key === 'End') {
@@ -97,16 +97,16 @@ export function StringOfParts(props: StringOfPartsProps) {
       step(event.key === 'Home' ? -units.length : units.length);
     } else if (event.key === 'Enter') {
       done();
-      deeds.swap();
+      commands.swap();
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       done();
-      if (!deeds.canTakeOff) return;
-      deeds.takeOff();
+      if (!commands.canTakeOff) return;
+      commands.takeOff();
       // What hangs on a part follows it, so the one before it is still there.
       step(-1);
     } else if (event.key === 'Insert' || event.key === 'i') {
       done();
-      deeds.insertAfter();
+      commands.insertAfter();
     }
   };
 

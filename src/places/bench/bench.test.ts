@@ -4,7 +4,7 @@ import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
 import { USUAL_SETTINGS } from '@/data/settings';
 import type { PickerAim } from '@/desk/picker/picker-aim';
-import { partDeeds } from './part-deeds';
+import { partCommands } from './part-commands';
 import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from '@/desk/speed';
 import { stringUnits } from './string-units';
 
@@ -49,12 +49,12 @@ describe('the string', () => {
 describe('what can be done to a bait', () => {
   const bare = plainBait();
   const units = stringUnits(bare.build);
-  const deedsFor = (key: string) => {
+  const commandsFor = (key: string) => {
     const aims: PickerAim[] = [];
     const unit = units.find((each) => each.key === key) ?? null;
-    const deeds = partDeeds(unit, units, bare.build, (aim) => aims.push(aim));
-    for (const { word } of deeds.holds) deeds.hold(word);
-    return { deeds, holds: deeds.holds.map(({ word }, i) => [word, aims[i]?.kinds.join(' ')]) };
+    const commands = partCommands(unit, units, bare.build, (aim) => aims.push(aim));
+    for (const { word } of commands.holds) commands.hold(word);
+    return { commands, holds: commands.holds.map(({ word }, i) => [word, aims[i]?.kinds.join(' ')]) };
   };
 
   it('stands in the string from its head along its arm to what hangs at its end', () => {
@@ -75,30 +75,30 @@ describe('what can be done to a bait', () => {
   });
 
   it('offers each thing in the words of the work, and nothing where there is no room', () => {
-    expect(deedsFor('nose').holds).toEqual([]);
-    expect(deedsFor('head-1').holds).toEqual([]);
-    expect(deedsFor('tie').holds).toEqual([['Force a ring over it', 'splitRing']]);
-    expect(deedsFor('hook-1').holds).toEqual([
+    expect(commandsFor('nose').holds).toEqual([]);
+    expect(commandsFor('head-1').holds).toEqual([]);
+    expect(commandsFor('tie').holds).toEqual([['Force a ring over it', 'splitRing']]);
+    expect(commandsFor('hook-1').holds).toEqual([
       ['Hang a stinger', 'hook'],
       ['Tie on it', 'dressing keeper'],
       ['Push a trailer on', 'trailer'],
     ]);
-    expect(deedsFor('skirt-1').holds).toEqual([
+    expect(commandsFor('skirt-1').holds).toEqual([
       ['Tie on it', 'softWire'],
       ['Pull a strip in', 'skirtLayer'],
     ]);
-    expect(deedsFor('swivel-1').holds).toEqual([]);
-    expect(deedsFor('splitRing-1').holds).toEqual([['Hang on it', 'blade splitRing hook swivel body']]);
+    expect(commandsFor('swivel-1').holds).toEqual([]);
+    expect(commandsFor('splitRing-1').holds).toEqual([['Hang on it', 'blade splitRing hook swivel body']]);
     const headless = edited(bare, takeOff(bare.build, itemId('head-1')));
     const bareUnits = stringUnits(headless.build);
     const nose = bareUnits.find(({ key }) => key === 'nose') ?? null;
-    expect(partDeeds(nose, bareUnits, headless.build, vi.fn()).holds).toMatchObject([{ word: 'Cast a head on' }]);
+    expect(partCommands(nose, bareUnits, headless.build, vi.fn()).holds).toMatchObject([{ word: 'Cast a head on' }]);
   });
 
   it('threads along the arm between the tie and its end, and swaps the wire for wire or a frame', () => {
     const inserts = (key: string) => {
-      const { deeds } = deedsFor(key);
-      return [deeds.canInsertBefore, deeds.canInsertAfter];
+      const { commands } = commandsFor(key);
+      return [commands.canInsertBefore, commands.canInsertAfter];
     };
     expect(inserts('tie')).toEqual([false, true]);
     expect(inserts('bead-1')).toEqual([true, true]);
@@ -106,7 +106,7 @@ describe('what can be done to a bait', () => {
     expect(inserts('blade-1')).toEqual([false, false]);
     const aims: PickerAim[] = [];
     const tie = units.find(({ key }) => key === 'tie') ?? null;
-    partDeeds(tie, units, bare.build, (aim) => aims.push(aim)).swap();
+    partCommands(tie, units, bare.build, (aim) => aims.push(aim)).swap();
     expect(aims).toEqual([{ placement: { put: 'wire' }, kinds: ['frame', 'wire'] }]);
   });
 });
@@ -114,20 +114,20 @@ describe('what can be done to a bait', () => {
 describe('what can be done to a part', () => {
   const lure = plainSpinner();
   const units = stringUnits(lure.build);
-  const deedsFor = (key: string | null) => {
+  const commandsFor = (key: string | null) => {
     const aims: PickerAim[] = [];
     const unit = units.find((each) => each.key === key) ?? null;
-    return { aims, deeds: partDeeds(unit, units, lure.build, (aim) => aims.push(aim)) };
+    return { aims, commands: partCommands(unit, units, lure.build, (aim) => aims.push(aim)) };
   };
 
   it('inserts where the hand would: before and after, past a whole clevis and its blade, never beyond the ends', () => {
     const places = (key: string) => {
-      const { aims, deeds } = deedsFor(key);
-      deeds.insertBefore();
-      deeds.insertAfter();
+      const { aims, commands } = commandsFor(key);
+      commands.insertBefore();
+      commands.insertAfter();
       return [
-        deeds.canInsertBefore,
-        deeds.canInsertAfter,
+        commands.canInsertBefore,
+        commands.canInsertAfter,
         ...aims.map(({ placement }) => (placement.put === 'thread' ? placement.index : null)),
       ];
     };
@@ -141,15 +141,15 @@ describe('what can be done to a part', () => {
 
   it('offers on each thing only what it can hold', () => {
     const holding = (key: string) => {
-      const { aims, deeds } = deedsFor(key);
-      for (const { word } of deeds.holds) deeds.hold(word);
-      return deeds.holds.map(({ word }, i) => [word, aims[i]?.kinds]);
+      const { aims, commands } = commandsFor(key);
+      for (const { word } of commands.holds) commands.hold(word);
+      return commands.holds.map(({ word }, i) => [word, aims[i]?.kinds]);
     };
     expect(holding('clevis-1')).toEqual([]);
     const bare = edited(lure, takeOff(lure.build, itemId('blade-1')));
     const bareUnits = stringUnits(bare.build);
     const clevis = bareUnits.find(({ key }) => key === 'clevis-1') ?? null;
-    expect(partDeeds(clevis, bareUnits, bare.build, vi.fn()).holds.map(({ word }) => word)).toEqual(['Hang on it']);
+    expect(partCommands(clevis, bareUnits, bare.build, vi.fn()).holds.map(({ word }) => word)).toEqual(['Hang on it']);
     expect(holding('hook-1')).toEqual([
       ['Hang a stinger', ['hook']],
       ['Tie on it', ['dressing', 'keeper']],
@@ -166,18 +166,18 @@ describe('what can be done to a part', () => {
       ['tail', ['wire']],
       [null, ['wire']],
     ] as const) {
-      const { aims, deeds } = deedsFor(key);
-      deeds.swap();
+      const { aims, commands } = commandsFor(key);
+      commands.swap();
       expect(aims[0]?.kinds).toEqual(kinds);
-      expect(deeds.canTakeOff).toBe(key !== null && key !== 'tail');
+      expect(commands.canTakeOff).toBe(key !== null && key !== 'tail');
     }
   });
 
   it('moves threaded parts only, and only where there is somewhere to go', () => {
-    expect(deedsFor('clevis-1').deeds.canMove(-1)).toBe(false);
-    expect(deedsFor('clevis-1').deeds.canMove(1)).toBe(true);
-    expect(deedsFor('weight-1').deeds.canMove(1)).toBe(false);
-    expect(deedsFor('hook-1').deeds.canMove(1)).toBe(false);
+    expect(commandsFor('clevis-1').commands.canMove(-1)).toBe(false);
+    expect(commandsFor('clevis-1').commands.canMove(1)).toBe(true);
+    expect(commandsFor('weight-1').commands.canMove(1)).toBe(false);
+    expect(commandsFor('hook-1').commands.canMove(1)).toBe(false);
     const sleeve = spinner(['sleeve-brass-8']);
     const belled = edited(
       sleeve,
@@ -185,7 +185,7 @@ describe('what can be done to a part', () => {
     );
     const bellUnits = stringUnits(belled.build);
     const bell = bellUnits.find(({ item }) => item?.part.kind === 'bell') ?? null;
-    expect(partDeeds(bell, bellUnits, belled.build, vi.fn()).canMove(-1)).toBe(false);
+    expect(partCommands(bell, bellUnits, belled.build, vi.fn()).canMove(-1)).toBe(false);
     expect(threadParts(belled.build, part('bead-brass-3'), 0).kind).toBe('insert');
   });
 });

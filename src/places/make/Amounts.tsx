@@ -1,4 +1,4 @@
-import type { Amount } from '@/core/make/operation';
+import type { Amount } from '@/core/make/operation-rule';
 import { inFingers, type FingerSpans } from '@/core/units/finger-spans';
 import { showLength } from '@/core/units/write';
 import { degrees } from '@/words/angle-words';

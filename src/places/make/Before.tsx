@@ -2,7 +2,7 @@
 
 import { useRef, useState } from 'react';
 import { kitFor, type KitPart } from '@/core/make/kit';
-import type { Tool } from '@/core/make/operation';
+import type { Tool } from '@/core/make/operation-rule';
 import { begin, type Run, type ToMake } from '@/core/make/run';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import type { Settings } from '@/data/settings';

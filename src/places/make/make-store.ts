@@ -1,5 +1,5 @@
 /**
- * The run under the hands. A deed shows at once and is written at once behind it, in order; what storage would not take is
+ * The run under the hands. A command shows at once and is written at once behind it, in order; what storage would not take is
  * kept here and written with the next one.
  */
 import { create } from 'zustand';

@@ -2,10 +2,10 @@ import type { MakeStep } from '@/core/make/plan';
 import type { Frame, Moment } from '@/drawing/handling/frame';
 
 /** Where in its handling a step stands, when the handling spans several steps. */
-export function nowOf({ doing }: MakeStep, frames: readonly Frame[]): Moment | null {
-  switch (doing.op) {
+export function nowOf({ operation }: MakeStep, frames: readonly Frame[]): Moment | null {
+  switch (operation.op) {
     case 'threadLeg':
-      return doing.which === 'lower' ? 'lowerLegs' : 'upperLegs';
+      return operation.which === 'lower' ? 'lowerLegs' : 'upperLegs';
     case 'hangOnClevis':
       return 'bladesHung';
     case 'rollLoop':

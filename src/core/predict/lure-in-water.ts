@@ -10,11 +10,11 @@ import { laidWith, layOut, type Layout } from '../geometry/layout';
 import { itemOf, type Build, type ItemId } from '../lure/lure';
 import { planingAreas } from '../in-water/planing-areas';
 import { spinners, type Spinner } from '../in-water/spinners';
-import { pointOn } from '../carriers/wire-path';
+import { pointOn, type PlanePlace } from '../carriers/wire-path';
 import { bladeArea } from '../parts/blade-area';
 import type { Part } from '../parts/part';
 
-export interface Riding {
+export interface LureInWater {
   readonly build: Build;
   readonly layout: Layout;
   readonly rho: number;
@@ -46,13 +46,13 @@ export interface BladePlace {
   readonly hand: -1 | 0 | 1;
 }
 
-export function ridingOf(
+export function lureInWater(
   build: Build,
   water: Water,
   outfit: Outfit,
   state: BladeState = 'clean',
   layout: Layout = layOut(build),
-): Riding {
+): LureInWater {
   const rho = waterDensity(water);
   const tie = tieOf(layout);
   const bodies = bodiesOf(build, layout).map((body) => ({ ...body, xM: body.xM - tie.xM, yM: body.yM - tie.yM }));
@@ -67,7 +67,7 @@ export function ridingOf(
     dragsAt: all.map((spinner): BladePlace => {
       const { station } = spinner;
       const axleRad = axleOf(layout, station);
-      const place = placeOf(layout, station);
+      const place = pulledAt(layout, station);
       return {
         xM: place.xM - tie.xM,
         yM: place.yM - tie.yM,
@@ -107,18 +107,13 @@ function momentShare(part: Part, isBehindSwivel: boolean): number {
   return part.kind === 'deltaBlade' ? 1 / part.lobes : 1;
 }
 
-interface Place {
-  readonly xM: number;
-  readonly yM: number;
-}
-
 /** Where the line pulls: the tie of a bent wire, the nose loop of a straight one. */
-function tieOf(layout: Layout): Place {
+function tieOf(layout: Layout): PlanePlace {
   if (layout.path) return layout.path.tie ?? pointOn(layout.lines.run, 0);
   return pointOn(layout.lines.run, layout.nose.loopCentreM);
 }
 
-function placeOf(layout: Layout, station: ItemId): Place {
+function pulledAt(layout: Layout, station: ItemId): PlanePlace {
   for (const { strand, lines } of layout.carriers) {
     const strung = strand.find(({ item }) => item.id === station);
     if (strung) return pointOn(lines.run, (strung.x0M + strung.x1M) / 2);

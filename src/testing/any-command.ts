@@ -4,7 +4,7 @@ import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
 import type { Edit } from '@/core/lure/edit';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
-import type { Deed } from '@/core/lure/history';
+import type { Command } from '@/core/lure/history';
 import { howSchema, type Build, type Lure, type Seat } from '@/core/lure/lure';
 
 /** Numbers as they come out of fields, sliders and mistakes. */
@@ -17,8 +17,8 @@ const anyText = fc.oneof(
   fc.constantFrom('', '   ', 'a\nb', '\u0000', 'x'.repeat(121), 'Щука №3', '\ud800'),
 );
 
-/** What is asked for, to be turned into a deed on the lure as it then is. */
-export type Asked = (lure: Lure) => Deed;
+/** What is asked for, to be turned into a command on the lure as it then is. */
+export type Asked = (lure: Lure) => Command;
 
 const change = (code: string, edits: (build: Build, lure: Lure) => readonly Edit[]): Asked => {
   return (lure) => ({ do: 'change', code, edits: edits(lure.build, lure) });

@@ -6,10 +6,10 @@ import { sumsOf, type TrimSums } from '../hydro/trim';
 import type { ArmOutcome } from '../in-water/arm';
 import { oncePer } from '../once';
 import { AS_ESTIMATED, type Shared } from './factors';
-import type { Riding } from './riding';
+import type { LureInWater } from './lure-in-water';
 
 /** A lure with its shared coefficients at these multiples of their estimates. */
-export interface Tuned {
+export interface ScaledLure {
   readonly shared: Shared;
   readonly massKg: number;
   readonly sums: TrimSums;
@@ -23,9 +23,9 @@ export interface Tuned {
   readonly forcePerMoment: number;
 }
 
-export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): Tuned {
+export function scaledTo({ bodies, rho, arm, outfit }: LureInWater, shared: Shared): ScaledLure {
   const drag = { hard: shared.hardDrag, soft: shared.softDrag, wire: shared.wireDrag, blade: shared.flutter };
-  const tuned = bodies.map((body) => ({
+  const scaled = bodies.map((body) => ({
     ...body,
     massKg: body.massKg * shared.mass,
     axialM2: body.axialM2 * drag[body.kind],
@@ -36,26 +36,26 @@ export function tunedTo({ bodies, rho, arm, outfit }: Riding, shared: Shared): T
   const line = fishingLine(outfit.line);
   return {
     shared,
-    massKg: tuned.reduce((sum, { massKg }) => sum + massKg, 0),
-    sums: sumsOf(tuned, rho),
+    massKg: scaled.reduce((sum, { massKg }) => sum + massKg, 0),
+    sums: sumsOf(scaled, rho),
     asideSums: sumsOf(
-      tuned.map((body) => ({ ...body, yM: body.zM })),
+      scaled.map((body) => ({ ...body, yM: body.zM })),
       rho,
     ),
-    arm: armTuned(arm, shared),
+    arm: armScaled(arm, shared),
     line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
-    ...swungBy(tuned, rho),
+    ...swungBy(scaled, rho),
   };
 }
 
 /** With every shared coefficient at its estimate. */
-export const tunedAsEstimated = oncePer((riding: Riding): Tuned => tunedTo(riding, AS_ESTIMATED));
+export const scaledAsEstimated = oncePer((inWater: LureInWater): ScaledLure => scaledTo(inWater, AS_ESTIMATED));
 
 /** What is shaken lies at least this far spread out about its middle, m. */
 const LEAST_GYRATION_M = 0.01;
 
 /** All that moves with the water it carries along: how much, and how a moment swings it about its middle. */
-function swungBy(bodies: Riding['bodies'], rho: number): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
+function swungBy(bodies: LureInWater['bodies'], rho: number): Pick<ScaledLure, 'movedKg' | 'forcePerMoment'> {
   let [movedKg, first, second] = [0, 0, 0];
   for (const { massKg, volumeM3, xM } of bodies) {
     const kg = massKg + rho * volumeM3;
@@ -67,18 +67,22 @@ function swungBy(bodies: Riding['bodies'], rho: number): Pick<Tuned, 'movedKg' |
 }
 
 /** @param first and @param second moments of what moves about the tie, kg m and kg m² */
-export function swinging(movedKg: number, first: number, second: number): Pick<Tuned, 'movedKg' | 'forcePerMoment'> {
+export function swinging(
+  movedKg: number,
+  first: number,
+  second: number,
+): Pick<ScaledLure, 'movedKg' | 'forcePerMoment'> {
   const middleM = movedKg > 0 ? first / movedKg : 0;
   const inertia = Math.max(second - first * middleM, movedKg * LEAST_GYRATION_M ** 2);
   return { movedKg, forcePerMoment: inertia > 0 ? (Math.abs(middleM) * movedKg) / inertia : 0 };
 }
 
 /** The same with shared coefficients moved that touch neither weights nor drags: those and the line are kept. */
-export function retuned(tuned: Tuned, { arm }: Riding, shared: Shared): Tuned {
-  return { ...tuned, shared, arm: armTuned(arm, shared) };
+export function rescaled(scaled: ScaledLure, { arm }: LureInWater, shared: Shared): ScaledLure {
+  return { ...scaled, shared, arm: armScaled(arm, shared) };
 }
 
-export function armTuned(arm: ArmOutcome, shared: Shared): Arm | null {
+export function armScaled(arm: ArmOutcome, shared: Shared): Arm | null {
   if (arm.outcome !== 'arm') return null;
   const { youngPa, tipMassKg } = arm.arm;
   const water = arm.bladeWaterKg;

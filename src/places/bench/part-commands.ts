@@ -1,4 +1,4 @@
-/** What can be done to the picked unit of the string, by button, key or drag; null deeds are not to be had for it. */
+/** What can be done to the picked unit of the string, by button, key or drag; null commands are not to be had for it. */
 import { carrierRoom } from '@/core/carriers/carrier';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { PickerAim } from '@/desk/picker/picker-aim';
@@ -15,7 +15,7 @@ export interface Hold {
   readonly kinds: readonly PartKind[];
 }
 
-export interface PartDeeds {
+export interface PartCommands {
   readonly canMove: (direction: -1 | 1) => boolean;
   readonly canTakeOff: boolean;
   readonly canInsertBefore: boolean;
@@ -65,12 +65,12 @@ function insertIndex(unit: StringUnit | null, units: readonly StringUnit[], buil
   return side === 'before' ? host.strand.from : host.strand.from + host.strand.length;
 }
 
-export function partDeeds(
+export function partCommands(
   unit: StringUnit | null,
   units: readonly StringUnit[],
   build: Build,
   openPicker: (aim: PickerAim) => void,
-): PartDeeds {
+): PartCommands {
   const item = unit?.item ?? null;
   const before = unit ? insertIndex(unit, units, build, 'before') : null;
   const after = insertIndex(unit, units, build, 'after');
