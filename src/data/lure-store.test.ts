@@ -36,7 +36,7 @@ const HOVNA = lureIdSchema.parse('hovna-lantern');
 const rename = (name: string): Command => ({ do: 'change', code: 'rename', edits: [{ kind: 'rename', name }] });
 const addBead = (lure: OpenLure): Command => ({
   do: 'change',
-  code: 'thread',
+  code: 'add',
   edits: [threadParts(lure.history.lure.build, part('bead-brass-3'), 0)],
 });
 
@@ -193,7 +193,7 @@ describe('lures in storage', () => {
     let lure = value(await store.read(HOVNA));
     const keep: Command = {
       do: 'change',
-      code: 'keep',
+      code: 'keepVersion',
       edits: [{ kind: 'keepVersion', at: 0, version: { name: 'V', build: lure.history.lure.build } }],
     };
     for (const command of [keep, ...Array.from({ length: 205 }, (_, i) => rename(`N${i}`))]) {

@@ -78,15 +78,15 @@ describe('the open lure', () => {
 
   it('refuses what cannot be, tells why, and keeps the lure', () => {
     const before = lure();
-    expect(change('cross', [{ kind: 'move', from: 1, to: 2 }])).toBe(false);
+    expect(change('move', [{ kind: 'move', from: 1, to: 2 }])).toBe(false);
     expect(state().notice).toMatchObject({ tone: 'trouble', text: expect.stringMatching(/fore leg/) as string });
     expect(lure()).toBe(before);
-    expect(change('nothing', [])).toBe(false);
+    expect(change('move', [])).toBe(false);
   });
 
   it('lets go of a picked part that is taken off', () => {
     pick(itemId('bead-1'));
-    change('take off', [takeOff(lure().build, itemId('bead-1'))]);
+    change('takeOff', [takeOff(lure().build, itemId('bead-1'))]);
     expect(state().picked).toBeNull();
     pick('tail');
     perform({ do: 'undo' });
@@ -101,7 +101,7 @@ describe('the open lure', () => {
       code: 'rename',
       edits: [{ kind: 'rename', name: 'Theirs' }],
     });
-    change('thread', [threadParts(lure().build, part('bead-brass-3'), 0)]);
+    change('add', [threadParts(lure().build, part('bead-brass-3'), 0)]);
     await saved();
     await vi.waitFor(() => expect(lure().name).toBe('Theirs'));
     expect(state().notice?.text).toMatch(/Another tab changed this lure too/);

@@ -3,6 +3,7 @@
  * fails the lure stays here, says so, and is written whole as soon as storage takes it again.
  */
 import { performCommand, startHistory, type Command } from '@/core/lure/history';
+import type { ChangeName } from '@/core/lure/change-name';
 import type { Edit } from '@/core/lure/edit';
 import type { Lure, LureId } from '@/core/lure/lure';
 import { FIRST_LURE } from '@/demo/first-lure';
@@ -241,12 +242,12 @@ export function perform(command: Command): boolean {
   return true;
 }
 
-export function change(code: string, edits: readonly Edit[]): boolean {
+export function change(code: ChangeName, edits: readonly Edit[]): boolean {
   return edits.length > 0 && perform({ do: 'change', code, edits });
 }
 
 /** Does what is shown as a draft, as one change. */
-export function doDraft(code: string): boolean {
+export function doDraft(code: ChangeName): boolean {
   const { draft } = getState();
   if (!draft) return false;
   setState({ draft: null });

@@ -4,6 +4,7 @@ import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
 import type { Edit } from '@/core/lure/edit';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
+import type { ChangeCode } from '@/core/lure/change-name';
 import type { Command } from '@/core/lure/history';
 import { howSchema, type Build, type Lure, type Seat } from '@/core/lure/lure';
 
@@ -20,7 +21,7 @@ const anyText = fc.oneof(
 /** What is asked for, to be turned into a command on the lure as it then is. */
 export type Asked = (lure: Lure) => Command;
 
-const change = (code: string, edits: (build: Build, lure: Lure) => readonly Edit[]): Asked => {
+const change = (code: ChangeCode, edits: (build: Build, lure: Lure) => readonly Edit[]): Asked => {
   return (lure) => ({ do: 'change', code, edits: edits(lure.build, lure) });
 };
 const nth = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(list.length, 1)];
@@ -33,10 +34,10 @@ export function anyAsked(): fc.Arbitrary<Asked> {
     fc
       .tuple(part, fc.nat(250), fc.integer({ min: 1, max: 60 }))
       .map(([each, at, count]) =>
-        change('thread', (build) => [threadParts(build, each, Math.min(at, build.strand.length), count)]),
+        change('add', (build) => [threadParts(build, each, Math.min(at, build.strand.length), count)]),
       ),
     fc.tuple(part, fc.nat(40), fc.constantFrom(...howSchema.options)).map(([each, at, how]) =>
-      change('put on', (build) => {
+      change('add', (build) => {
         const holder = nth(Object.values(build.items), at);
         const seat: Exclude<Seat, { on: 'strand' }> =
           holder && at % 5 > 0 ? { on: 'item', item: holder.id, how } : { on: 'end', end: at % 2 ? 'nose' : 'tail' };
@@ -44,7 +45,7 @@ export function anyAsked(): fc.Arbitrary<Asked> {
       }),
     ),
     fc.nat(60).map((at) =>
-      change('take off', (build) => {
+      change('takeOff', (build) => {
         const item = nth(Object.values(build.items), at);
         return item ? [takeOff(build, item.id)] : [];
       }),
@@ -56,11 +57,11 @@ export function anyAsked(): fc.Arbitrary<Asked> {
       }),
     ),
     anyText.map((name) => change('rename', () => [{ kind: 'rename', name }])),
-    anyText.map((note) => change('note', () => [{ kind: 'note', note: note.repeat(40) }])),
-    anyNumber.map((freeRoomM) => change('play', () => [{ kind: 'carrier', changes: { freeRoomM } }])),
+    anyText.map((note) => change('rename', () => [{ kind: 'note', note: note.repeat(40) }])),
+    anyNumber.map((freeRoomM) => change('freeRoom', () => [{ kind: 'carrier', changes: { freeRoomM } }])),
     anyNumber.map((armM) => change('arm', () => [{ kind: 'carrier', changes: { armM } }])),
     fc.tuple(fc.nat(60), anyNumber).map(([at, lengthM]) =>
-      change('measure', (build) => {
+      change('swap', (build) => {
         const item = nth(Object.values(build.items), at);
         return item
           ? [{ kind: 'swapPart', item: item.id, part: { ...item.part, lengthM, massKg: lengthM } as Part }]
@@ -70,16 +71,16 @@ export function anyAsked(): fc.Arbitrary<Asked> {
     fc
       .tuple(anyText, fc.nat(50))
       .map(([name, at]) =>
-        change('keep', (build, { versions }) => [
+        change('keepVersion', (build, { versions }) => [
           { kind: 'keepVersion', at: Math.min(at, versions.length), version: { name, build } },
         ]),
       ),
-    fc.nat(50).map((at) => change('forget', () => [{ kind: 'forgetVersion', at }])),
+    fc.nat(50).map((at) => change('forgetVersion', () => [{ kind: 'forgetVersion', at }])),
     fc
       .constantFrom('2031-09-14', '2031-99-99', '')
-      .map((onDay) => change('mark', (build) => [{ kind: 'mark', made: { onDay, build } }])),
+      .map((onDay) => change('markMade', (build) => [{ kind: 'mark', made: { onDay, build } }])),
     fc.nat(50).map((at) =>
-      change('back to', (_, { versions }) => {
+      change('goBackToVersion', (_, { versions }) => {
         const version = nth(versions, at);
         return version ? [{ kind: 'rebuild', build: version.build }] : [];
       }),

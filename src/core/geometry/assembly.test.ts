@@ -144,7 +144,7 @@ describe('edits', () => {
     for (let i = 0; i < 5; i++) {
       const result = performCommand(history, {
         do: 'change',
-        code: 'thread',
+        code: 'add',
         edits: [threadParts(history.lure.build, bead, 0)],
       });
       if (result.ok) history = result.history;

@@ -14,7 +14,7 @@ import { MOST_LURE_CHARACTERS } from './size';
 import { structureProblem } from './structure';
 
 function refused(lure: Lure, ...edits: Edit[]): string {
-  const result = performCommand(startHistory(lure), { do: 'change', code: 'try', edits });
+  const result = performCommand(startHistory(lure), { do: 'change', code: 'move', edits });
   if (result.ok) throw new Error('it was taken');
   return refusalWords(result.refusal);
 }
@@ -29,7 +29,7 @@ describe('what can be done can be stored and read again', () => {
     const keep = (at: number) =>
       ({ kind: 'keepVersion', at, version: { name: `V${at}`, build: sound.build } }) as const;
     for (let n = 0; n < 40; n++) {
-      const kept = performCommand(history, { do: 'change', code: 'keep', edits: [keep(n)] });
+      const kept = performCommand(history, { do: 'change', code: 'keepVersion', edits: [keep(n)] });
       if (!kept.ok) throw new Error(JSON.stringify(kept.refusal));
       history = kept.history;
     }
@@ -43,7 +43,7 @@ describe('what can be done can be stored and read again', () => {
   it('keeping a version writes that version, not all of them', () => {
     const kept = performCommand(startHistory(sound), {
       do: 'change',
-      code: 'keep',
+      code: 'keepVersion',
       edits: [{ kind: 'keepVersion', at: 0, version: { name: 'One', build: sound.build } }],
     });
     expect(kept.ok && kept.history.past[0]?.inverse).toEqual([{ kind: 'forgetVersion', at: 0 }]);
@@ -76,7 +76,7 @@ describe('what can be done can be stored and read again', () => {
   it('a name in two lines becomes one, so that nothing it is written on breaks', () => {
     const done = performCommand(startHistory(sound), {
       do: 'change',
-      code: 'name',
+      code: 'rename',
       edits: [{ kind: 'rename', name: ' a\r\nb\u0000 ' }],
     });
     expect(done.ok && done.history.lure.name).toBe('a b');
@@ -100,7 +100,7 @@ describe('what can be done can be stored and read again', () => {
     for (let n = 0; ; n++) {
       const kept = performCommand(history, {
         do: 'change',
-        code: 'keep',
+        code: 'keepVersion',
         edits: [{ kind: 'keepVersion', at: n, version: { name: long, build: { ...lure.build } } }],
       });
       if (!kept.ok) break;

@@ -1,7 +1,7 @@
 /** A lure with what was done to it: undo and redo are edits like any other, so they survive a reload. */
 import * as z from 'zod/mini';
 import { charactersOf } from '../characters';
-import { shortText } from '../schema';
+import { changeNameSchema, keptNameSchema, type ChangeName } from './change-name';
 import { applyEdits, editSchema, type Edit } from './edit';
 import { lureSchema, type Lure } from './lure';
 import type { Refusal } from './structure';
@@ -15,10 +15,10 @@ const MOST_EDITS = 50;
 const editsSchema = z.array(editSchema).check(z.minLength(1), z.maxLength(MOST_EDITS));
 
 /** One change as the user meant it: `code` names it for the undo button. */
-export const changeSchema = z.strictObject({ code: shortText, edits: editsSchema, inverse: editsSchema });
+export const changeSchema = z.strictObject({ code: keptNameSchema, edits: editsSchema, inverse: editsSchema });
 export type Change = z.infer<typeof changeSchema>;
 
-const askedSchema = z.strictObject({ code: shortText, edits: editsSchema });
+const askedSchema = z.strictObject({ code: changeNameSchema, edits: editsSchema });
 
 export const lureHistorySchema = z.strictObject({
   lure: lureSchema,
@@ -29,7 +29,7 @@ export type LureHistory = z.infer<typeof lureHistorySchema>;
 
 /** What can be done to an open lure. */
 export type Command =
-  | { readonly do: 'change'; readonly code: string; readonly edits: readonly Edit[] }
+  | { readonly do: 'change'; readonly code: ChangeName; readonly edits: readonly Edit[] }
   | { readonly do: 'undo' }
   | { readonly do: 'redo' };
 

@@ -36,7 +36,7 @@ const swap = (item: string, id: string, changes: object): Edit => ({
 
 /** The lure after this edit, taken through the law that guards every change; null when it is refused. */
 function asked(lure: Lure, ...edits: Edit[]): Lure | null {
-  const done = performCommand(startHistory(lure), { do: 'change', code: 'try', edits });
+  const done = performCommand(startHistory(lure), { do: 'change', code: 'move', edits });
   return done.ok ? done.history.lure : null;
 }
 

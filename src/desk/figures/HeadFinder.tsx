@@ -65,7 +65,11 @@ export function HeadFinder({ lure, water, outfit, speedMps, depthNowM, system }:
           {isOn ? (
             <p className="text-sm text-ink-soft">It is on.</p>
           ) : (
-            <Button onClick={() => change('swap', [{ kind: 'swapPart', item: station, part: part.part }])}>
+            <Button
+              onClick={() =>
+                change({ code: 'swap', part: part.part.name }, [{ kind: 'swapPart', item: station, part: part.part }])
+              }
+            >
               Put it on
             </Button>
           )}

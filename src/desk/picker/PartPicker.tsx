@@ -6,6 +6,7 @@ import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Part, PartKind } from '@/core/parts/part';
 import { costOfChange } from '@/core/costs/cost';
 import { applyEdits, type Edit } from '@/core/lure/edit';
+import type { ChangeName } from '@/core/lure/change-name';
 import type { Lure } from '@/core/lure/lure';
 import { partInPlace, placementEdits, placeStands } from '@/core/fits/placement';
 import type { UnitSystem } from '@/core/units/write';
@@ -30,11 +31,13 @@ export interface PartPickerProps {
 }
 
 const AIM_WORDS = {
-  swap: { title: 'Swap for', command: 'swap for' },
-  wire: { title: 'Swap the wire for', command: 'swap for' },
-  thread: { title: 'Thread on the wire', command: 'thread' },
-  seat: { title: 'Put on', command: 'put on' },
+  swap: { title: 'Swap for' },
+  wire: { title: 'Swap the wire for' },
+  thread: { title: 'Thread on the wire' },
+  seat: { title: 'Put on' },
 } as const;
+
+const CODES = { swap: 'swap', wire: 'takeWire', thread: 'add', seat: 'add' } as const;
 
 const SORT_WORDS: Readonly<Record<Sort, string>> = {
   listed: 'as listed',
@@ -123,8 +126,8 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
     },
   });
   const take = (part: Part) => {
-    const words = `${AIM_WORDS[placement.put].command} ${part.name.toLowerCase()}`;
-    if (part.id === now?.id || change(words, placementEdits(lure.build, placement, part))) onClose();
+    const name: ChangeName = { code: CODES[placement.put], part: part.name };
+    if (part.id === now?.id || change(name, placementEdits(lure.build, placement, part))) onClose();
   };
   const goTo = (index: number) => {
     const step = index >= active ? 1 : -1;

@@ -91,6 +91,9 @@ function Handle({
     if (way === undefined) return;
     event.preventDefault();
     bend(section.angleRad + way * KEY_STEP_RAD * (event.shiftKey ? BIG_STEPS : 1));
+  };
+  // A key held down is one change, as a hand that draws is.
+  const settle = () => {
     doDraft('bend');
   };
   return (
@@ -109,6 +112,8 @@ function Handle({
       onPointerUp={letGo}
       onPointerCancel={letGo}
       onKeyDown={onKeyDown}
+      onKeyUp={settle}
+      onBlur={settle}
     >
       <title>{`Bend ${number}: ${words}. Draw it round, or use the arrow keys.`}</title>
       <line

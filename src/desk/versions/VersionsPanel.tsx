@@ -12,7 +12,7 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
   const [name, setName] = useState('');
   const keep = () => {
     const kept = name.trim() === '' ? `Version ${versions.length + 1}` : name.trim();
-    if (change('keep a version', [{ kind: 'keepVersion', at: versions.length, version: { name: kept, build } }]))
+    if (change('keepVersion', [{ kind: 'keepVersion', at: versions.length, version: { name: kept, build } }]))
       setName('');
   };
   return (
@@ -27,14 +27,14 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
           <Button
             look="quiet"
             aria-label={`Go back to ${version.name}`}
-            onClick={() => change('go back to a version', [{ kind: 'rebuild', build: version.build }])}
+            onClick={() => change('goBackToVersion', [{ kind: 'rebuild', build: version.build }])}
           >
             Go back
           </Button>
           <Button
             look="quiet"
             aria-label={`Forget ${version.name}`}
-            onClick={() => change('forget a version', [{ kind: 'forgetVersion', at: index }])}
+            onClick={() => change('forgetVersion', [{ kind: 'forgetVersion', at: index }])}
           >
             Forget
           </Button>

@@ -8,6 +8,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { oneLine } from '@/core/schema';
 import type { LureHistory } from '@/core/lure/history';
 import { Button } from '@/ui/Button';
+import { changeWords } from '@/words/change-words';
 import { FAMILY_WORDS } from '@/words/family-words';
 import { tell, useDesk } from '@/desk/desk-state';
 import { changeSettings } from '@/desk/settings';
@@ -35,7 +36,7 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
       <Button
         look="quiet"
         aria-label="Undo"
-        title={past.length > 0 ? `Undo: ${past.at(-1)?.code ?? ''}` : 'Nothing to undo'}
+        title={past.length > 0 ? `Undo: ${changeWords(past.at(-1)?.code ?? '')}` : 'Nothing to undo'}
         disabled={past.length === 0}
         onClick={() => perform({ do: 'undo' })}
       >
@@ -44,7 +45,7 @@ export function BenchHeader({ history, isDark, isReady }: BenchHeaderProps) {
       <Button
         look="quiet"
         aria-label="Redo"
-        title={future.length > 0 ? `Redo: ${future.at(-1)?.code ?? ''}` : 'Nothing to redo'}
+        title={future.length > 0 ? `Redo: ${changeWords(future.at(-1)?.code ?? '')}` : 'Nothing to redo'}
         disabled={future.length === 0}
         onClick={() => perform({ do: 'redo' })}
       >

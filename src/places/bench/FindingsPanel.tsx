@@ -114,7 +114,7 @@ function Repairs({ finding, system }: { readonly finding: Finding; readonly syst
       key={repair.code}
       className="mt-1.5 w-full !justify-start py-1 text-left"
       disabled={asked !== finding}
-      onClick={() => change(repairWords(repair, system).toLowerCase(), repair.edits)}
+      onClick={() => change({ code: 'repair', repair: repair.code }, repair.edits)}
     >
       {repairWords(repair, system)}
     </Button>

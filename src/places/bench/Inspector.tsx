@@ -79,7 +79,7 @@ function ItemDetails({
       {part.kind === 'hook' && (
         <RoleField
           role={item.role ?? ''}
-          onCommit={(role) => change('name the hook', [{ kind: 'adjust', item: item.id, changes: { role } }])}
+          onCommit={(role) => change('nameHook', [{ kind: 'adjust', item: item.id, changes: { role } }])}
         />
       )}
       <PieceFields item={item} unit={unit} />
@@ -126,10 +126,10 @@ function ClevisLegs({ item, build, lure }: { readonly item: Item; readonly build
         {isTogether ? 'Its legs are together.' : 'Its legs stand apart: what lies between is inside the clevis.'}
       </p>
       <div className="flex gap-1.5">
-        <Button className="flex-1" disabled={out.length === 0} onClick={() => change('aft leg back', out)}>
+        <Button className="flex-1" disabled={out.length === 0} onClick={() => change('legBack', out)}>
           Take next part inside
         </Button>
-        <Button className="flex-1" disabled={!canBack} onClick={() => change('aft leg forward', back)}>
+        <Button className="flex-1" disabled={!canBack} onClick={() => change('legForward', back)}>
           Let one out
         </Button>
       </div>

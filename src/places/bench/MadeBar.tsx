@@ -18,7 +18,7 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
   const numbers = useNumbers(lure.id, made?.onDay ?? null);
   // What is pressed is meant of the lure on the bench, of which this can be a moment behind.
   const live = useDesk((state) => state.history?.lure) ?? lure;
-  const mark = () => change('mark as made', [{ kind: 'mark', made: { onDay: today(), build: live.build } }]);
+  const mark = () => change('markMade', [{ kind: 'mark', made: { onDay: today(), build: live.build } }]);
   return (
     <section aria-label="Made or not" className="flex flex-col gap-1.5 border-b border-line pb-3 text-sm">
       <div className="flex items-center justify-between gap-3">
@@ -42,7 +42,11 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
           </Button>
         )}
         {made !== null && costs.length === 0 && (
-          <Button look="quiet" className="shrink-0" onClick={() => change('not made', [{ kind: 'mark', made: null }])}>
+          <Button
+            look="quiet"
+            className="shrink-0"
+            onClick={() => change('markNotMade', [{ kind: 'mark', made: null }])}
+          >
             Not made
           </Button>
         )}

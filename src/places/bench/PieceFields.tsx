@@ -1,5 +1,6 @@
 'use client';
 
+import type { ChangeCode } from '@/core/lure/change-name';
 import type { Edit } from '@/core/lure/edit';
 import { RIVET_FIXINGS } from '@/core/parts/kinds/rivet';
 import { SWIVEL_CONDITIONS } from '@/core/parts/kinds/swivel';
@@ -25,7 +26,7 @@ export interface PieceFieldsProps {
 export function PieceFields({ item, unit }: PieceFieldsProps) {
   const { part, state } = item;
   const adjust = (next: ItemState): Edit => ({ kind: 'adjust', item: item.id, changes: { state: next } });
-  const set = (code: string, next: ItemState) => change(code, [adjust(next)]);
+  const set = (code: ChangeCode, next: ItemState) => change(code, [adjust(next)]);
   const slide = (next: ItemState) => showDraft([adjust(next)]);
   switch (state?.of) {
     case 'film':
@@ -57,7 +58,7 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
           unit={unit}
           minSi={0.002}
           maxSi={0.1}
-          onCommit={(cutLengthM) => set('cut the tube', { of: 'tube', cutLengthM })}
+          onCommit={(cutLengthM) => set('tube', { of: 'tube', cutLengthM })}
         />
       );
     case 'swivel':
@@ -66,7 +67,7 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
           label="Condition: only whether it turns freely matters, not what it cost"
           value={state.condition}
           options={SWIVEL_CONDITIONS.map((value) => ({ value, name: CONDITION_WORDS[value] }))}
-          onChange={(condition) => set('condition', { of: 'swivel', condition })}
+          onChange={(condition) => set('swivel', { of: 'swivel', condition })}
         />
       );
     case 'rivet':
@@ -75,7 +76,7 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
           label="How it sits on the wire"
           value={state.fixing}
           options={RIVET_FIXINGS.map((value) => ({ value, name: FIXING_WORDS[value] }))}
-          onChange={(fixing) => set('fix the rivet', { of: 'rivet', fixing })}
+          onChange={(fixing) => set('rivet', { of: 'rivet', fixing })}
         />
       );
     case 'skirt':
@@ -89,7 +90,7 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
             max={50}
             step={1}
             onSlide={(value) => slide({ ...state, collarAt: value / 100 })}
-            onSettle={() => doDraft('move the collar')}
+            onSettle={() => doDraft('collar')}
           />
           <Button onClick={() => set('tips', { ...state, tips: state.tips === 'even' ? 'thinned' : 'even' })}>
             {state.tips === 'even' ? 'Thin the tips unevenly' : 'Leave the tips even'}
@@ -107,7 +108,7 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
             unit={unit}
             minSi={0}
             maxSi={part.lengthM * 0.7}
-            onCommit={(cutM) => set('cut the trailer', { ...state, cutM })}
+            onCommit={(cutM) => set('cutTrailer', { ...state, cutM })}
           />
           <SlideField
             label="Threaded off straight"
@@ -117,9 +118,9 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
             max={20}
             step={1}
             onSlide={(value) => slide({ ...state, crookedRad: inRadians(value) })}
-            onSettle={() => doDraft('thread the trailer')}
+            onSettle={() => doDraft('threadTrailer')}
           />
-          <Button onClick={() => set('round the trailer', { ...state, rounded: !state.rounded })}>
+          <Button onClick={() => set('roundTrailer', { ...state, rounded: !state.rounded })}>
             {state.rounded ? 'Leave its head as cut' : 'Round its head'}
           </Button>
         </>
@@ -138,11 +139,11 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
               maxSi={0.1}
               onCommit={(lengthM) => {
                 const massKg = (part.massKg * lengthM) / part.lengthM;
-                change('cut the tube', [{ kind: 'swapPart', item: item.id, part: { ...part, lengthM, massKg } }]);
+                change('tube', [{ kind: 'swapPart', item: item.id, part: { ...part, lengthM, massKg } }]);
               }}
             />
           )}
-          <Button onClick={() => set('slide the tube', { of: 'sleeve', slidUp: !state.slidUp })}>
+          <Button onClick={() => set('slideTube', { of: 'sleeve', slidUp: !state.slidUp })}>
             {state.slidUp ? 'Slide it off the end again' : 'Slide it up over the end of the loop'}
           </Button>
         </>

@@ -55,7 +55,7 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
           unit={unit}
           minSi={0}
           maxSi={0.05}
-          onCommit={(freeRoomM) => change('free room', [{ kind: 'carrier', changes: { freeRoomM } }])}
+          onCommit={(freeRoomM) => change('freeRoom', [{ kind: 'carrier', changes: { freeRoomM } }])}
         />
       )}
       {(end === 'tail' || (end === 'nose' && !isBent)) && (
@@ -141,7 +141,7 @@ function Bends({ carrier, unit }: { readonly carrier: BentWire; readonly unit: U
                     unit={unit}
                     minSi={0.0005}
                     maxSi={0.05}
-                    onCommit={(insideRadiusM) => change('radius', [put(index, { ...section, insideRadiusM })])}
+                    onCommit={(insideRadiusM) => change('bendRadius', [put(index, { ...section, insideRadiusM })])}
                   />
                 </div>
                 <Button

@@ -96,7 +96,7 @@ export function partCommands(
     },
     move: (direction) => change('move', moves(direction)),
     takeOff: () => {
-      if (item) change('take off', [takeOff(build, item.id)]);
+      if (item) change('takeOff', [takeOff(build, item.id)]);
     },
     insertBefore: () => thread(before),
     insertAfter: () => thread(after),

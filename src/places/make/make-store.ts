@@ -154,7 +154,7 @@ export async function finish(onDay: string): Promise<void> {
   if (!read.ok) return setState({ unsaved: `Numbered, but not marked as made: ${storageFailureWords(read.failure)}` });
   const marked = await lures.perform(read.value, {
     do: 'change',
-    code: 'mark as made',
+    code: 'markMade',
     edits: [{ kind: 'mark', made: { onDay, build: make.run.build } }],
   });
   if (!marked.ok) setState({ unsaved: `Numbered, but not marked as made: ${storageFailureWords(marked.failure)}` });

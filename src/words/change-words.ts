@@ -1,0 +1,75 @@
+/** What a change was for, in words: beside undo and redo. */
+import { CHANGE_CODES, type ChangeCode, type KeptName } from '../core/lure/change-name';
+import type { Repair } from '../core/judgement/finding';
+
+const WORDS: Readonly<Record<ChangeCode, string>> = {
+  rename: 'rename',
+  nameHook: 'name the hook',
+  swap: 'swap',
+  add: 'add a part',
+  takeWire: 'take another wire',
+  move: 'move',
+  takeOff: 'take off',
+  turn: 'turn',
+  legForward: 'aft leg forward',
+  legBack: 'aft leg back',
+  repair: 'repair',
+  freeRoom: 'free room',
+  loop: 'loop',
+  arm: 'length of the arm',
+  straight: 'length of a straight',
+  bend: 'bend',
+  twist: 'twist',
+  bendRadius: 'radius of a bend',
+  straighten: 'straighten a bend',
+  tie: 'line tie',
+  fold: 'fold the film',
+  barb: 'barb',
+  tube: 'cut the tube',
+  swivel: 'condition of the swivel',
+  rivet: 'rivet',
+  collar: 'move the collar',
+  tips: 'tips of the skirt',
+  cutTrailer: 'cut the trailer',
+  threadTrailer: 'thread the trailer',
+  roundTrailer: 'round the trailer',
+  slideTube: 'slide the tube',
+  clack: 'clack',
+  lock: 'lock wire',
+  keepVersion: 'keep a version',
+  goBackToVersion: 'go back to a version',
+  forgetVersion: 'forget a version',
+  markMade: 'mark as made',
+  markNotMade: 'not made',
+};
+
+const REPAIR_WORDS: Readonly<Record<Repair['code'], string>> = {
+  addBeads: 'add beads below the clevis',
+  setFreeRoom: 'leave play',
+  turnBlade: 'turn the hollow to the body',
+  coverWithTube: 'cut the tube to length',
+  straighten: 'straighten the twisted bends',
+  bendNearHead: 'bend near the head',
+  bendArm: 'bend the arm',
+  lengthenArm: 'lengthen the arm',
+  closeLoop: 'close the loop',
+  slideTubeUp: 'slide the tube up',
+  roundTrailer: 'round the trailer',
+  threadStraight: 'thread the trailer straight',
+  turnClaw: 'turn the claw',
+  moveCollar: 'move the collar',
+  thinTips: 'thin the tips',
+  takeOffStinger: 'take the stinger off',
+  pinchBarbs: 'pinch the barbs',
+};
+
+export function changeWords(name: KeptName): string {
+  if (typeof name === 'string') return isCode(name) ? WORDS[name] : name;
+  const { code, part, repair } = name;
+  if (repair !== undefined) return (REPAIR_WORDS as Readonly<Record<string, string>>)[repair] ?? WORDS.repair;
+  return part === undefined ? WORDS[code] : `${WORDS[code]}: ${part}`;
+}
+
+function isCode(name: string): name is ChangeCode {
+  return (CHANGE_CODES as readonly string[]).includes(name);
+}
