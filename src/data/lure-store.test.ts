@@ -87,7 +87,7 @@ describe('lures in storage', () => {
     const end = value(await one.read(HOVNA));
     expect(end).toEqual(result.open);
     expect(end.history.lure.name).toBe('Named by one');
-    expect(end.history.past.map(({ code }) => code)).toEqual(['rename', 'thread']);
+    expect(end.history.past.map(({ code }) => code)).toEqual(['rename', 'add']);
     const stale = value(await one.perform(first, addBead(first)));
     expect(stale).toMatchObject({ done: 0, refusals: [{ code: 'itemExists' }] });
     expect(value(await two.read(HOVNA))).toEqual(end);
@@ -104,7 +104,7 @@ describe('lures in storage', () => {
     expect(heads).toHaveBeenCalledTimes(1);
     expect(result).toMatchObject({ done: 3, onOthersWork: true, refusals: [{ code: 'itemExists' }] });
     expect(value(await two.read(HOVNA))).toEqual(result.open);
-    expect(result.open.history.past.map(({ code }) => code)).toEqual(['thread', 'rename', 'rename', 'rename']);
+    expect(result.open.history.past.map(({ code }) => code)).toEqual(['add', 'rename', 'rename', 'rename']);
     expect(result.open.history.lure.name).toBe('Three');
   });
 

@@ -4,8 +4,9 @@
  */
 import { performCommand, startHistory, type Command } from '@/core/lure/history';
 import type { ChangeName } from '@/core/lure/change-name';
-import type { Edit } from '@/core/lure/edit';
-import type { Lure, LureId } from '@/core/lure/lure';
+import { patchTo, type Edit } from '@/core/lure/edit';
+import type { Build, Lure, LureId } from '@/core/lure/lure';
+import { isSame } from '@/core/same';
 import { FIRST_LURE } from '@/demo/first-lure';
 import type { Pick } from '@/drawing/drawn-things';
 import type { StorageFailure } from '@/data/failure';
@@ -244,6 +245,12 @@ export function perform(command: Command): boolean {
 
 export function change(code: ChangeName, edits: readonly Edit[]): boolean {
   return edits.length > 0 && perform({ do: 'change', code, edits });
+}
+
+/** Makes the open lure the one of a version again. False when it is that already. */
+export function goBackTo(build: Build): boolean {
+  const now = getState().history?.lure.build;
+  return now !== undefined && !isSame(now, build) && change('goBackToVersion', [patchTo(now, build)]);
 }
 
 /** Does what is shown as a draft, as one change. */

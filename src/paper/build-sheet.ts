@@ -2,6 +2,7 @@
  * The build sheet: one page with the lure at its true size, a bar to check the printer by, the parts, the lengths, the order
  * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
  */
+import { isSame } from '../core/same';
 import { wireOfCut, type CutLength } from '../core/lengths/lengths';
 import type { Layout } from '../core/geometry/layout';
 import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
@@ -207,7 +208,7 @@ function partsInto(column: Column, { lure, system }: BuildSheetInput) {
   const rows: { part: Part; count: number; extra: string }[] = [];
   for (const { part, extra } of partsInOrder(lure)) {
     const last = rows.at(-1);
-    if (last && last.extra === extra && JSON.stringify(last.part) === JSON.stringify(part)) last.count++;
+    if (last && last.extra === extra && isSame(last.part, part)) last.count++;
     else rows.push({ part, count: 1, extra });
   }
   for (const { part, count, extra } of rows) {

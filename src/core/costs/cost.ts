@@ -2,6 +2,7 @@
  * What a change costs on a lure that is already made: the difference between the build on the bench and the one wanted.
  * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
  */
+import { isSame } from '../same';
 import type { Wire } from '../parts/kinds/wire';
 import { opensAgain } from '../carriers/carrier';
 import { layOut } from '../geometry/layout';
@@ -31,11 +32,10 @@ export function costOfChange(from: Build, to: Build): Cost[] {
 
   const costs: Cost[] = [];
   const isRestrung =
-    JSON.stringify(from.strand) !== JSON.stringify(to.strand) ||
-    changed.some((id) => heldBy(id).includes('wire') && !isTube(both(id)));
+    !isSame(from.strand, to.strand) || changed.some((id) => heldBy(id).includes('wire') && !isTube(both(id)));
   if (changed.some((id) => heldBy(id).includes('head'))) return [{ code: 'newHead' }];
   const loosens = opensAgain(from.carrier, to.carrier);
-  const isRebent = JSON.stringify(from.carrier) !== JSON.stringify(to.carrier);
+  const isRebent = !isSame(from.carrier, to.carrier);
   if (loosens && isRestrung) costs.push({ code: 'opensEndLoop' });
   if (loosens && isRebent) costs.push({ code: 'bendsWire' });
   costs.push(...newJoined(from, to));
@@ -60,7 +60,7 @@ export function costOfChange(from: Build, to: Build): Cost[] {
 function newJoined(from: Build, to: Build): Cost[] {
   const made = to.joined.flatMap((each) => {
     const before = from.joined.find(({ id }) => id === each.id);
-    return JSON.stringify(before) === JSON.stringify(each) ? [] : [each.id];
+    return isSame(before, each) ? [] : [each.id];
   });
   if (made.length === 0) return [];
   return layOut(to)
@@ -75,7 +75,7 @@ function tiesAgain(changed: readonly ItemId[], heldBy: (id: ItemId) => string[])
 
 function changedItems(from: Build, to: Build): ItemId[] {
   const ids = new Set([...Object.keys(from.items), ...Object.keys(to.items)] as ItemId[]);
-  return [...ids].filter((id) => JSON.stringify(physical(from.items[id])) !== JSON.stringify(physical(to.items[id])));
+  return [...ids].filter((id) => !isSame(physical(from.items[id]), physical(to.items[id])));
 }
 
 /** What of an item the hand can tell: a role is only a name. */

@@ -1,4 +1,5 @@
 /** What two builds of a lure differ in, as coded data: for comparing versions. */
+import { isSame } from '../same';
 import type { Part } from '../parts/part';
 import { carrierRoom, wireEnd, type Carrier } from '../carriers/carrier';
 import type { Build, Item, ItemId } from '../lure/lure';
@@ -25,7 +26,7 @@ export function differences(from: Build, to: Build): Difference[] {
       joint,
       strand.filter(({ item }) => item in from.items && item in to.items),
     ]);
-  const isRestrung = !same(order(from), order(to));
+  const isRestrung = !isSame(order(from), order(to));
   return [
     ...carriersOf(to).flatMap(({ id, carrier }) => {
       const before = carrierWith(from, id);
@@ -38,11 +39,11 @@ export function differences(from: Build, to: Build): Difference[] {
 
 function ofCarrier(from: Carrier, to: Carrier): Difference[] {
   const found: Difference[] = [];
-  if (!same(from.wire, to.wire)) found.push({ code: 'wire', from: from.wire, to: to.wire });
+  if (!isSame(from.wire, to.wire)) found.push({ code: 'wire', from: from.wire, to: to.wire });
   const form = (carrier: Carrier) => carrierRoom(carrier).formed(carrier);
-  if (from.kind !== to.kind || !same(form(from), form(to))) found.push({ code: 'bent' });
+  if (from.kind !== to.kind || !isSame(form(from), form(to))) found.push({ code: 'bent' });
   const ends = (carrier: Carrier) => [wireEnd(carrier, 'nose'), wireEnd(carrier, 'tail')];
-  if (!same(ends(from), ends(to))) found.push({ code: 'ends' });
+  if (!isSame(ends(from), ends(to))) found.push({ code: 'ends' });
   return found;
 }
 
@@ -50,13 +51,9 @@ function ofItem(from: Item | undefined, to: Item | undefined): Difference[] {
   if (!from) return to ? [{ code: 'added', item: to.id, part: to.part }] : [];
   if (!to) return [{ code: 'takenOff', item: from.id, part: from.part }];
   const found: Difference[] = [];
-  if (!same(from.part, to.part)) found.push({ code: 'swapped', item: to.id, from: from.part, to: to.part });
+  if (!isSame(from.part, to.part)) found.push({ code: 'swapped', item: to.id, from: from.part, to: to.part });
   if (from.flipped !== to.flipped) found.push({ code: 'turned', item: to.id, part: to.part });
-  if (!same(from.state, to.state)) found.push({ code: 'handled', item: to.id, from, to });
-  if (!same(from.seat, to.seat)) found.push({ code: 'placedElsewhere', item: to.id, part: to.part });
+  if (!isSame(from.state, to.state)) found.push({ code: 'handled', item: to.id, from, to });
+  if (!isSame(from.seat, to.seat)) found.push({ code: 'placedElsewhere', item: to.id, part: to.part });
   return found;
-}
-
-function same(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
 }

@@ -2,6 +2,7 @@
  * Edits as reversible data. `applyEdits` gives the next lure and the edits that lead back exactly;
  * undo, history, repairs and the cost of a change are all made of them.
  */
+import { applyPatch, compare, type Operation } from 'fast-json-patch';
 import * as z from 'zod/mini';
 import { noteText, shortText, wireLengthM } from '../schema';
 import { never } from '../never';
@@ -46,6 +47,15 @@ const placedCarrierSchema = z.strictObject({
   index: z.int().check(z.nonnegative(), z.maximum(MOST_JOINED)),
   joined: joinedSchema,
 });
+
+/** Steps in one patch: as many as a build of the most items can differ in. */
+const MOST_PATCH_STEPS = 4000;
+const patchStepSchema = z.strictObject({
+  op: z.enum(['add', 'remove', 'replace']),
+  path: z.string().check(z.maxLength(200), z.regex(/^(\/[a-zA-Z0-9-]+)*$/, 'a path in a build')),
+  value: z.optional(z.json()),
+});
+const patchStepsSchema = z.array(patchStepSchema).check(z.maxLength(MOST_PATCH_STEPS));
 
 export const editSchema = z.discriminatedUnion('kind', [
   /** Puts items in, and carriers with what is threaded on them; each index is the place in the finished list, rising. */
@@ -105,8 +115,10 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('forgetVersion'), at: versionPlace }),
   /** All versions at once: how histories of before 2026-12 kept and forgot one. */
   z.strictObject({ kind: z.literal('versions'), versions: lureSchema.def.shape.versions }),
-  /** Goes to another build whole: a version kept. */
+  /** Goes to another build whole: how histories of before 2026-12 went back to a version. */
   z.strictObject({ kind: z.literal('rebuild'), build: buildSchema }),
+  /** Goes to another build by what of it differs: JSON Patch, RFC 6902, on the build. */
+  z.strictObject({ kind: z.literal('patch'), patch: patchStepsSchema }),
 ]);
 export type Edit = z.infer<typeof editSchema>;
 
@@ -131,6 +143,28 @@ export function applyEdits(lure: Lure, edits: readonly Edit[]): Applied {
   }
   const refusal = structureProblem(current.build) ?? sizeProblem(current);
   return refusal ? { ok: false, refusal } : { ok: true, lure: current, inverse };
+}
+
+/** What leads from one build to another: no larger than what they differ in, nor than the other whole. */
+export function patchTo(from: Build, to: Build): Edit {
+  const patch = patchStepsSchema.safeParse(compare(from, to));
+  return patch.success ? { kind: 'patch', patch: patch.data } : { kind: 'rebuild', build: to };
+}
+
+function patched(lure: Lure, patch: Extract<Edit, { kind: 'patch' }>['patch']): Step {
+  const fault = (path: string, message: string): Step => ({ refusal: { code: 'faultyValue', path, message } });
+  let found: unknown;
+  try {
+    found = applyPatch<unknown>(lure.build, patch as Operation[], true, false).newDocument;
+  } catch (error) {
+    return fault('patch', error instanceof Error ? error.name : 'it does not go on this build');
+  }
+  const read = buildSchema.safeParse(found);
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    return fault((issue?.path ?? []).map(String).join('.'), issue?.message ?? '');
+  }
+  return { lure: { ...lure, build: read.data }, inverse: patchTo(read.data, lure.build) };
 }
 
 function applyOne(lure: Lure, edit: Edit): Step {
@@ -208,7 +242,9 @@ function applyOne(lure: Lure, edit: Edit): Step {
     case 'versions':
       return { lure: { ...lure, versions: edit.versions }, inverse: { kind: 'versions', versions: lure.versions } };
     case 'rebuild':
-      return { lure: { ...lure, build: edit.build }, inverse: { kind: 'rebuild', build } };
+      return { lure: { ...lure, build: edit.build }, inverse: patchTo(edit.build, build) };
+    case 'patch':
+      return patched(lure, edit.patch);
     default:
       return never(edit, 'applyEdits');
   }

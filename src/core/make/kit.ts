@@ -1,4 +1,5 @@
 /** What has to lie on the table before the first step. */
+import { isSame } from '../same';
 import { carrierRoom } from '../carriers/carrier';
 import { cutLengths } from '../lengths/lengths';
 import { itemOf, type Build, type Item, type ItemId } from '../lure/lure';
@@ -61,8 +62,4 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
 function isOnFrame(build: Build, { part, seat }: Item): boolean {
   if (part.kind === 'head') return true;
   return seat.on === 'item' && seat.how === 'moulded' && itemOf(build, seat.item).part.kind === 'head';
-}
-
-function isSame(a: Part, b: Part): boolean {
-  return a.id === b.id && JSON.stringify(a) === JSON.stringify(b);
 }

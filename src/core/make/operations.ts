@@ -1,4 +1,5 @@
 /** All that has to be done to make a build, in no order yet; or why it cannot be. */
+import { isSame } from '../same';
 import { strandIndexes, legsTogether } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../lure/lure';
@@ -8,7 +9,13 @@ import { orderPlace, type Goal } from './goal';
 import { heldInLoop } from './wire-operations';
 
 export function operationsFor(goal: Goal): Operation[] {
-  return [...wireDoings(goal), ...strandDoings(goal), ...hangingDoings(goal), ...preparing(goal), ...finishing(goal)];
+  return [
+    ...wireOperations(goal),
+    ...strandOperations(goal),
+    ...hangingOperations(goal),
+    ...preparing(goal),
+    ...finishing(goal),
+  ];
 }
 
 /** What hangs on an eye that no tool opens, and so can never have come there. */
@@ -21,23 +28,23 @@ export function closedEyes(build: Build): Item[] {
   });
 }
 
-function wireDoings(goal: Goal): Operation[] {
+function wireOperations(goal: Goal): Operation[] {
   const { carrier } = goal.build;
   const [head = null] = childrenOf(goal.build, 'nose').filter(({ part }) => part.kind === 'head');
   const cast = head ? childrenOf(goal.build, head.id).find(({ part }) => part.kind === 'hook') : undefined;
   const hook = cast?.id ?? null;
   const room = carrierRoom(carrier);
-  if (!room.castsNose) return [{ op: 'cutWire' }, ...endDoings(goal, 'tail'), ...endDoings(goal, 'nose')];
-  if (!room.isCut(carrier)) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endDoings(goal, 'tail')];
+  if (!room.castsNose) return [{ op: 'cutWire' }, ...endOperations(goal, 'tail'), ...endOperations(goal, 'nose')];
+  if (!room.isCut(carrier)) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endOperations(goal, 'tail')];
   return [
     { op: 'cutWire' },
     ...(room.bends(carrier) === null ? [] : [{ op: 'bendWire' } as const]),
     ...(head ? [{ op: 'castHead', head: head.id, hook } as const] : []),
-    ...endDoings(goal, 'tail'),
+    ...endOperations(goal, 'tail'),
   ];
 }
 
-function endDoings(goal: Goal, end: 'nose' | 'tail'): Operation[] {
+function endOperations(goal: Goal, end: 'nose' | 'tail'): Operation[] {
   switch (wireEnd(goal.build.carrier, end).form) {
     case 'plain':
       return [];
@@ -60,7 +67,7 @@ export function inParts(operation: Operation): Operation[] {
   ];
 }
 
-function strandDoings(goal: Goal): Operation[] {
+function strandOperations(goal: Goal): Operation[] {
   const { build } = goal;
   const inOrder = build.strand
     .map((entry, index) => ({ entry, place: orderPlace(goal, index) }))
@@ -69,7 +76,7 @@ function strandDoings(goal: Goal): Operation[] {
   for (const { entry } of inOrder) {
     const item = itemOf(build, entry.item);
     const last = operations.at(-1);
-    if (item.part.kind === 'clevis') operations.push(...clevisDoings(goal, item, operations));
+    if (item.part.kind === 'clevis') operations.push(...clevisOperations(goal, item, operations));
     else if (item.part.kind === 'shrinkTube') operations.push({ op: 'shrinkTube', item: item.id });
     else if (item.part.kind === 'dressing') operations.push({ op: 'dressWire', item: item.id });
     else if (last?.op === 'thread' && isLike(build, last.items.at(-1), item))
@@ -84,7 +91,7 @@ function strandDoings(goal: Goal): Operation[] {
 }
 
 /** A clevis stands in the strand twice; the second time its upper leg closes it. */
-function clevisDoings({ build, stackedWith }: Goal, { id }: Item, before: readonly Operation[]): Operation[] {
+function clevisOperations({ build, stackedWith }: Goal, { id }: Item, before: readonly Operation[]): Operation[] {
   const [hung = null] = childrenOf(build, id).map((child) => child.id);
   if (legsTogether(build, id) && stackedWith(id).length === 0) {
     const isOn = before.some((operation) => operation.op === 'threadClevis' && operation.clevis === id);
@@ -104,11 +111,11 @@ function isLike(build: Build, lastId: ItemId | undefined, item: Item): boolean {
   return (
     childrenOf(build, last.id).length === 0 &&
     last.flipped === item.flipped &&
-    JSON.stringify([last.part, last.state]) === JSON.stringify([item.part, item.state])
+    isSame([last.part, last.state], [item.part, item.state])
   );
 }
 
-function hangingDoings({ build }: Goal): Operation[] {
+function hangingOperations({ build }: Goal): Operation[] {
   return Object.values(build.items).flatMap((item): Operation[] => {
     const { id, part, seat } = item;
     if (part.kind === 'splitRing') {

@@ -3,6 +3,7 @@
  * the higher revision is the later. Nothing here is overwritten by anything that did not come out of it: what differs comes
  * beside it, and a state that a later one of a backup takes the place of is put away unless that one can be undone to it.
  */
+import { isSame } from '@/core/same';
 import { applyEdits } from '../../core/lure/edit';
 import type { LureHistory } from '../../core/lure/history';
 import { freeId } from '../../core/lure/lure-id';
@@ -57,8 +58,8 @@ export async function compareBackup(
     });
   }
   if (contents.parts.length > 0) {
-    const here = new Set((await database.parts.toArray()).map(({ part }) => JSON.stringify(part)));
-    const isHere = contents.parts.every((part) => here.has(JSON.stringify(part)));
+    const here = new Map((await database.parts.toArray()).map(({ id, part }) => [id, part]));
+    const isHere = contents.parts.every((part) => isSame(here.get(part.id), part));
     offers.push({
       key: 'parts',
       of: 'parts',
@@ -68,8 +69,8 @@ export async function compareBackup(
     });
   }
   if (contents.rules.length > 0) {
-    const here = new Map((await database.rules.toArray()).map(({ id, rule }) => [id, JSON.stringify(rule)]));
-    const isHere = contents.rules.every((rule) => here.get(rule.id) === JSON.stringify(rule));
+    const here = new Map((await database.rules.toArray()).map(({ id, rule }) => [id, rule]));
+    const isHere = contents.rules.every((rule) => isSame(here.get(rule.id), rule));
     offers.push({
       key: 'rules',
       of: 'rules',
@@ -79,13 +80,15 @@ export async function compareBackup(
     });
   }
   if (contents.settings) {
-    const here = JSON.stringify((await database.settings.get('settings'))?.value);
-    const standing = here === JSON.stringify(contents.settings) ? 'same' : 'differs';
+    const here = (await database.settings.get('settings'))?.value;
+    const standing = isSame(here, contents.settings) ? 'same' : 'differs';
     offers.push({ key: 'settings', of: 'settings', name: 'Settings', standing, changedAt: null });
   }
   if (contents.damaged.length > 0) {
-    const here = new Set((await database.setAside.toArray()).map(({ id, history }) => JSON.stringify([id, history])));
-    const isHere = contents.damaged.every(({ id, history }) => here.has(JSON.stringify([id, history])));
+    const here = await database.setAside.toArray();
+    const isHere = contents.damaged.every(({ id, history }) =>
+      here.some((each) => each.id === id && isSame(each.history, history)),
+    );
     offers.push({
       key: 'damaged',
       of: 'damaged',
@@ -111,14 +114,14 @@ async function lureStanding(lures: LureStore, record: LureRecord): Promise<Stand
   if (!read.ok) return read.failure.code === 'gone' ? 'new' : 'differs';
   const { birth, rev, history } = read.value;
   if (birth !== record.birth) return isUntouchedSeed(read.value) ? 'later' : 'differs';
-  if (JSON.stringify(history) === JSON.stringify(record.history) && rev === record.rev) return 'same';
+  if (isSame(history, record.history) && rev === record.rev) return 'same';
   return rev < record.rev ? 'later' : rev > record.rev ? 'earlier' : 'differs';
 }
 
 function runStanding(here: StoredRun | undefined, record: RunRecord): Standing {
   if (!here) return 'new';
   if (here.birth !== record.birth) return 'differs';
-  if (JSON.stringify(here.run) === JSON.stringify(record.run)) return 'same';
+  if (isSame(here.run, record.run)) return 'same';
   return here.rev < record.rev ? 'later' : here.rev > record.rev ? 'earlier' : 'differs';
 }
 
@@ -242,7 +245,7 @@ async function rulesToPut(database: MazurkaDatabase, wanted: readonly HookRule[]
   const here = new Map((await database.rules.toArray()).map(({ id, rule }) => [id, rule]));
   const writes: (() => PromiseLike<unknown>)[] = [];
   for (const rule of wanted) {
-    if (JSON.stringify(here.get(rule.id)) === JSON.stringify(rule)) continue;
+    if (isSame(here.get(rule.id), rule)) continue;
     let id = rule.id;
     for (let n = 1; here.has(id); n++) id = `rule-${n}`;
     here.set(id, rule);

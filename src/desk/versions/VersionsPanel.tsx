@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
 import { compareWith } from '../desk-state';
-import { change } from '../open-lure';
+import { change, goBackTo } from '../open-lure';
 
 /** The builds kept under a name: to keep this one, go back to one, or lay one beside this. */
 export function VersionsPanel({ lure }: { readonly lure: Lure }) {
@@ -24,11 +24,7 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
           <Button aria-label={`Compare with ${version.name}`} onClick={() => compareWith(index)}>
             Compare
           </Button>
-          <Button
-            look="quiet"
-            aria-label={`Go back to ${version.name}`}
-            onClick={() => change('goBackToVersion', [{ kind: 'rebuild', build: version.build }])}
-          >
+          <Button look="quiet" aria-label={`Go back to ${version.name}`} onClick={() => goBackTo(version.build)}>
             Go back
           </Button>
           <Button
