@@ -64,12 +64,12 @@ test('from bare wire to a clacking buzzbait: bent in until it ticks, crimped, an
   await bench.pickPart('frame-buzz-k7', 'frames');
   await expect(bench.unit(/Keel head/)).toBeVisible();
   await bench.put('line tie', 'Thread the first part', 'bead-brass-4', 'beads');
-  await bench.put('Brass bead', 'Insert after', 'delta-2-right-36-bright', 'buzz blades');
+  await bench.put('Brass bead', 'Insert after', 'delta-2-right-36-bright', 'delta blades');
   await expect(bench.findings()).toContainText('Nothing stops the blade');
-  await bench.put(/buzz blade/, 'Insert after', 'rivet-alu-5', 'rivets');
+  await bench.put(/delta blade/, 'Insert after', 'rivet-alu-5', 'rivets');
   await expect(bench.findings()).toContainText('Blade clear of the head: silent');
 
-  await bench.unit(/buzz blade/).click();
+  await bench.unit(/delta blade/).click();
   await page.getByRole('button', { name: 'It is meant to tick on the head' }).click();
   await expect(bench.findings()).toContainText('no clack');
   await page.getByRole('button', { name: /^Bend the arm (in|out) by/ }).click();

@@ -179,7 +179,7 @@ export function lockShapes(part: PartOf<'softWire'>, turns: number, collarM: num
   return [...rounds, twist].flatMap((d) => wireStrokes(d, wire, part.finish.hex));
 }
 
-/** A buzz blade lying flat: its lobes about the wire, for a list. */
+/** A delta blade lying flat: its lobes about the wire, for a list. */
 export function deltaFlat(part: PartOf<'deltaBlade'>): Shape[] {
   const length = part.lengthM * MM;
   const half = (part.spanM * MM) / 2;

@@ -107,7 +107,7 @@ describe('the elevation', () => {
       const picks = new Set(things.map(({ pick }) => pick));
       const moving = new Set(spinSeats(lure.build, layout).flatMap(({ item, clevis }) => [item.id, clevis?.item.id]));
       for (const { id, part: each } of Object.values(lure.build.items)) {
-        // Buzz blades turn; strips are drawn with the band that holds them.
+        // Delta blades turn; strips are drawn with the band that holds them.
         const isElsewhere = moving.has(id) || each.kind === 'deltaBlade' || each.kind === 'skirtLayer';
         expect(picks.has(id) || isElsewhere).toBe(true);
       }

@@ -35,7 +35,7 @@ export interface Motion {
   /** The widest it usually stands, so that the stage does not move with the speed, rad. */
   readonly usualSpreadRad: number;
   readonly setAngleRad: number;
-  /** A film has two lobes, half a turn apart; a buzz blade up to four. */
+  /** A film has two lobes, half a turn apart; a delta blade up to four. */
   readonly phasesRad: readonly number[];
 }
 

@@ -1,4 +1,4 @@
-/** What there is to say of bent wires, heads, skirts, trailers and buzz blades. */
+/** What there is to say of bent wires, heads, skirts, trailers and delta blades. */
 import { never } from '../core/never';
 import type { Finding } from '../core/judgement/finding';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';

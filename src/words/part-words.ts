@@ -214,8 +214,8 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> & StateWords<State
     state: ({ condition }) => (condition === 'free' ? '' : CONDITION_WORDS[condition]),
   },
   deltaBlade: {
-    one: 'buzz blade',
-    many: 'buzz blades',
+    one: 'delta blade',
+    many: 'delta blades',
     measures: (part, { length, text, mass }) => [
       text('lobes', String(part.lobes)),
       text('hand', part.hand),

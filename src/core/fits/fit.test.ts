@@ -25,7 +25,7 @@ const KINDS_FOR: readonly Case[] = [
   ['skirt on its collar', swap('skirt-1'), ['skirt'], wired],
   ['stinger', swap('hook-2'), ['hook'], stung],
   ['bead on an arm', { put: 'thread', index: 1 }, ['bead', 'sleeve'], wired],
-  ['buzz blade', swap('deltaBlade-1'), ['deltaBlade'], buzzed],
+  ['delta blade', swap('deltaBlade-1'), ['deltaBlade'], buzzed],
   ['rivet', swap('rivet-1'), ['rivet'], buzzed],
   ['blade', swap('blade-1'), ['blade']],
   ['clevis', swap('clevis-1'), ['clevis']],

@@ -187,7 +187,7 @@ describe('blades behind a swivel', () => {
     expect(doesTurn(rear) && rear.localSpeedMps).toBeLessThan(0.8);
   });
 
-  it('a buzz blade turns at a rate that grows with speed, either hand alike', () => {
+  it('a delta blade turns at a rate that grows with speed, either hand alike', () => {
     const at = (id: string) => predictSpin(plainBuzz(id).build, LAKE_WATER, [0.6, 1.2]).blades[0]?.at ?? [];
     const [slow, fast] = at('delta-2-right-36-bright');
     const [left] = at('delta-2-left-36-bright');

@@ -1,4 +1,4 @@
-/** Where something turns: blades on a clevis or behind a swivel, films and buzz blades threaded on the wire. */
+/** Where something turns: blades on a clevis or behind a swivel, films and delta blades threaded on the wire. */
 import { DELTA_TIPS_AT } from '../parts/delta-form';
 import type { Blade } from '../parts/kinds/blade';
 import type { DeltaBlade } from '../parts/kinds/delta-blade';
@@ -34,7 +34,7 @@ export interface FilmSeat {
   readonly spreadRad: number;
 }
 
-/** A buzz blade threaded on the wire. */
+/** A delta blade threaded on the wire. */
 export interface DeltaSeat extends PlacedEntry {
   readonly line: Line;
   readonly blade: DeltaBlade;

@@ -24,7 +24,7 @@ const rates = (lure: Lure, state: 'clean' | 'weed' = 'clean') =>
     at?.outcome === 'turning' ? at.rateHz.value : 0,
   );
 
-describe('buzz blades', () => {
+describe('delta blades', () => {
   it.each(blades.map((blade) => [blade.id, blade] as const))(
     '%s turns faster and drags more the faster it is drawn, square to its wire, never without driving its friction',
     (_, blade) => {
@@ -42,7 +42,7 @@ describe('buzz blades', () => {
 
   it('of the same form, more lobes drag more; a wider one turns slower', () => {
     const [blade] = blades;
-    if (!blade) throw new Error('there are buzz blades');
+    if (!blade) throw new Error('there are delta blades');
     const drag = (lobes: 2 | 3 | 4) => spun({ ...blade, lobes }, 0.8).dragN;
     expect(drag(3)).toBeGreaterThan(drag(2));
     expect(drag(4)).toBeGreaterThan(drag(3));

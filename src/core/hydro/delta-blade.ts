@@ -1,5 +1,5 @@
 /**
- * A buzz blade: two to four twisted lobes that cannot flap, driven round by the way it makes, half of it out of the water.
+ * A delta blade: two to four twisted lobes that cannot flap, driven round by the way it makes, half of it out of the water.
  * The steady spin of spin.ts holds with the lobes square to the axle in half the density; it rubs on the rivet behind it.
  *
  * All trade estimates until measured. Planing, side pull and what the surface does to it are not in it.
@@ -42,7 +42,7 @@ export function deltaSpinBlade(
   };
 }
 
-/** The bearing of a buzz blade on its wire, from that of whatever turns there. */
+/** The bearing of a delta blade on its wire, from that of whatever turns there. */
 export function deltaBearing(bearing: Bearing): Bearing {
   return { ...bearing, dropM: 0, steadyTorqueNm: bearing.steadyTorqueNm + EAR_RUB_NM };
 }

@@ -14,7 +14,7 @@
  * A clevis, its rub and the water round it hold a real blade's flap somewhere between free and held: the two are the ends of
  * what is believed, see predict/keeping.ts.
  *
- * A film or a buzz blade is balanced: gravity does nothing round its turn. It keeps turning down to the slowest steady
+ * A film or a delta blade is balanced: gravity does nothing round its turn. It keeps turning down to the slowest steady
  * state, and starts by itself where the water's torque at rest is more than it rubs with.
  */
 import { lastPer } from '../once';

@@ -77,7 +77,7 @@ export function deltaTurner(blade: DeltaBlade, waterDensityKgM3: number): Turner
   return threadedTurner(deltaSpinBlade(blade, waterDensityKgM3), DELTA_COEFFICIENTS);
 }
 
-/** What of a film or a buzz blade sits on the wire. */
+/** What of a film or a delta blade sits on the wire. */
 export function threadedSeat({ boreM }: FilmBlade | DeltaBlade): Pick<Seated, 'dropM' | 'boreM' | 'legRadiusM'> {
   return { dropM: 0, boreM, legRadiusM: boreM / 2 + 0.001 };
 }

@@ -74,14 +74,14 @@ export type Finding = FindingBase &
     | { readonly code: 'silentBell' }
     /** A contact that is the purpose. One that is a fault has its own finding. */
     | { readonly code: 'intendedContact'; readonly between: 'bellAndStriker' | 'beadInClevis' | 'bladeAndHead' }
-    /** A buzz blade against its head: the nearest its tips come, below zero where they would pass through it. */
+    /** A delta blade against its head: the nearest its tips come, below zero where they would pass through it. */
     | {
         readonly code: 'bladeAgainstHead';
         readonly touch: Touch;
         readonly wanted: boolean;
         readonly clearanceM: number;
       }
-    /** What a buzz blade runs against: fixed it rubs and squeaks with wear, upset at once, free it is silent. */
+    /** What a delta blade runs against: fixed it rubs and squeaks with wear, upset at once, free it is silent. */
     | { readonly code: 'rivet'; readonly fixing: RivetFixing }
     | { readonly code: 'rivetMissing' }
     | { readonly code: 'counterTurning'; readonly isOpposed: boolean }

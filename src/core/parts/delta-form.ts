@@ -1,5 +1,5 @@
 /**
- * The form of a buzz blade: lobes that rise from the wire at the front ear, stand widest towards the rear and fall back to
+ * The form of a delta blade: lobes that rise from the wire at the front ear, stand widest towards the rear and fall back to
  * the rear ear. One form serves drawing, mass and the room it sweeps.
  */
 import type { OutlineShape } from './blade-pattern';
@@ -15,7 +15,7 @@ const HUB_M = 0.0016;
 export const DELTA_LOBE: OutlineShape = { widestAt: 0.72, root: { p: 1.2, e: 0.9 }, tip: { p: 2, e: 0.5 } };
 const LOBE_WIDTH = 0.8;
 
-/** What of a buzz blade its form follows from. */
+/** What of a delta blade its form follows from. */
 export interface DeltaMeasures {
   readonly spanM: number;
   readonly lengthM: number;

@@ -37,7 +37,7 @@ describe('heads', () => {
   });
 });
 
-describe('buzz blades', () => {
+describe('delta blades', () => {
   it('come with two, three and four lobes and in either hand, and sweep just the circle they measure', () => {
     const blades = partsOfKind('deltaBlade');
     expect(new Set(blades.map(({ lobes }) => lobes))).toEqual(new Set([2, 3, 4]));

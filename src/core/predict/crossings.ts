@@ -24,7 +24,7 @@ export interface Crossings {
   readonly sinkMps: number | null;
   /** From this speed on it runs at the surface with the outfit's line; null when it rises anyway, or not up to 5 m/s. */
   readonly surfaceMps: number | null;
-  /** The slowest at which blade and head carry it on the surface; null without a buzz blade. */
+  /** The slowest at which blade and head carry it on the surface; null without a delta blade. */
   readonly planingMps: number | null;
 }
 

@@ -99,7 +99,7 @@ export function pullOfPart(
 }
 
 /**
- * A swivel passes a force on and no moment. Of a film the two lobes cancel. Of a buzz blade only the lobes under water
+ * A swivel passes a force on and no moment. Of a film the two lobes cancel. Of a delta blade only the lobes under water
  * pull, so that what it feels rises and falls with each as it dips.
  */
 function momentShare(part: Part, isBehindSwivel: boolean): number {

@@ -42,7 +42,7 @@ describe('one door', () => {
       expect(rest.at(-2)).toMatchObject({ outcome: 'turning', chance: 1 });
       for (const at of rest) {
         if (!doesTurn(at)) continue;
-        // The lobes of a buzz blade stand square whatever the coefficients.
+        // The lobes of a delta blade stand square whatever the coefficients.
         const isFixed = at.spreadRad.value === Math.PI / 2;
         for (const band of isFixed ? [at.rateHz, at.dragN] : [at.rateHz, at.spreadRad, at.dragN]) {
           expect(band.low).toBeLessThan(band.value);

@@ -24,7 +24,7 @@ const PLACES: readonly (readonly [name: string, lure: Lure, placement: Placement
   ['the wire itself', inline, { put: 'wire' }, 'wire'],
   ['one of two blades', tandem, swap('blade-2'), 'blade'],
   ['a head', tandem, swap('head-1'), 'head'],
-  ['a buzz blade', plainBuzz(), swap('deltaBlade-1'), 'deltaBlade'],
+  ['a delta blade', plainBuzz(), swap('deltaBlade-1'), 'deltaBlade'],
 ];
 
 /** The same from the lure as it then is, by the slow way. */

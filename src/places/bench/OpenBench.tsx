@@ -226,7 +226,7 @@ function commandsOnLive(
     insertBefore: () => live().insertBefore(),
     insertAfter: () => live().insertAfter(),
     insertInside: () => live().insertInside(),
-    hold: (word) => live().hold(word),
+    hold: (seat) => live().hold(seat),
   };
 }
 

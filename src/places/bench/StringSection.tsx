@@ -47,8 +47,8 @@ export const StringSection = memo(function StringSection(props: StringSectionPro
           {isEmpty ? 'Thread the first part' : 'Insert after'}
         </Button>
         {commands.insideWord && <Button onClick={commands.insertInside}>{commands.insideWord}</Button>}
-        {commands.holds.map(({ word }) => (
-          <Button key={word} onClick={() => commands.hold(word)}>
+        {commands.holds.map(({ word, seat }) => (
+          <Button key={word} onClick={() => commands.hold(seat)}>
             {word}
           </Button>
         ))}

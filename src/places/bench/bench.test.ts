@@ -53,7 +53,7 @@ describe('what can be done to a bait', () => {
     const aims: PickerAim[] = [];
     const unit = units.find((each) => each.key === key) ?? null;
     const commands = partCommands(unit, units, bare.build, (aim) => aims.push(aim));
-    for (const { word } of commands.holds) commands.hold(word);
+    for (const { seat } of commands.holds) commands.hold(seat);
     return { commands, holds: commands.holds.map(({ word }, i) => [word, aims[i]?.kinds.join(' ')]) };
   };
 
@@ -142,7 +142,7 @@ describe('what can be done to a part', () => {
   it('offers on each thing only what it can hold', () => {
     const holding = (key: string) => {
       const { aims, commands } = commandsFor(key);
-      for (const { word } of commands.holds) commands.hold(word);
+      for (const { seat } of commands.holds) commands.hold(seat);
       return commands.holds.map(({ word }, i) => [word, aims[i]?.kinds]);
     };
     expect(holding('clevis-1')).toEqual([]);

@@ -1,5 +1,6 @@
 /** What can be done to the picked unit of the string, by button, key or drag; null commands are not to be had for it. */
 import { carrierRoom } from '@/core/carriers/carrier';
+import { isSame } from '@/core/same';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { PickerAim } from '@/desk/picker/picker-aim';
 import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
@@ -27,7 +28,8 @@ export interface PartCommands {
   readonly takeOff: () => void;
   readonly insertBefore: () => void;
   readonly insertAfter: () => void;
-  readonly hold: (word: string) => void;
+  /** Opens the choice of what can be put there. */
+  readonly hold: (seat: Hold['seat']) => void;
   /** The word for threading something between the legs of the picked clevis, or null. */
   readonly insideWord: string | null;
   readonly insertInside: () => void;
@@ -100,8 +102,8 @@ export function partCommands(
     },
     insertBefore: () => thread(before),
     insertAfter: () => thread(after),
-    hold: (word) => {
-      const hold = holds.find((each) => each.word === word);
+    hold: (seat) => {
+      const hold = holds.find((each) => isSame(each.seat, seat));
       if (hold) openPicker({ placement: { put: 'seat', seat: hold.seat }, kinds: hold.kinds });
     },
     insideWord: inside === undefined ? null : 'Insert inside',

@@ -1,4 +1,4 @@
-/** Buzz blades: on the head or clear of it, what they run against, and the hands of a pair. */
+/** Delta blades: on the head or clear of it, what they run against, and the hands of a pair. */
 import { deltaSweep } from '../../parts/delta-form';
 import { headProfile } from '../../parts/head-form';
 import { bothSides, CLEAR_MARGIN_M, hookInPlane } from '../../geometry/clearance';
@@ -164,7 +164,7 @@ function onHooks(layout: Layout, seat: DeltaSeat): Finding[] {
     });
 }
 
-/** A buzz blade is driven back against what stands behind it. */
+/** A delta blade is driven back against what stands behind it. */
 function runsAgainst(layout: Layout, seat: DeltaSeat): Finding[] {
   const behind = laidWith(layout, seat.item.id).strand[seat.index + 1]?.item ?? null;
   if (behind?.part.kind === 'rivet') {

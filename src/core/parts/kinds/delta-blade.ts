@@ -6,7 +6,7 @@ import { common } from './common';
 import { asMeasured, plain, TURNING_AREAS, type KindRoom } from './room';
 import { threadedWhole } from './turned';
 
-/** A buzz blade: lobes cut from sheet and twisted, its two ears threaded on the wire. Driving a screw, a left-hand one turns left. */
+/** A delta blade: lobes cut from sheet and twisted, its two ears threaded on the wire. Driving a screw, a left-hand one turns left. */
 export const deltaBladeSchema = z.strictObject({
   kind: z.literal('deltaBlade'),
   ...common,
@@ -48,7 +48,7 @@ export const deltaBladeRoom: KindRoom<DeltaBlade, z.infer<typeof deltaBladeState
     ['thickness', sheetM, 'length', lengthM],
   ],
   telling: ({ spanM }) => [spanM],
-  words: ({ hand, lobes }) => [`${hand} hand`, `${lobes} lobes`],
+  words: ({ hand, lobes }) => [`${hand} hand`, `${lobes} lobes`, 'buzz'],
   larger: (part, by) => ({
     ...part,
     spanM: part.spanM * by,

@@ -5,7 +5,7 @@ import { bored, common } from './common';
 import { asMeasured, noWords, plain, type KindRoom } from './room';
 import { solidKg, threadedWhole, turnedAreas } from './turned';
 
-/** A flanged tube that stops a buzz blade and that it rubs on. */
+/** A flanged tube that stops a delta blade and that it rubs on. */
 export const rivetSchema = z.strictObject({
   kind: z.literal('rivet'),
   ...common,
