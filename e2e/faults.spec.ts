@@ -177,7 +177,7 @@ test('worker death: replaced and asked again; dying again told beside the figure
     Object.assign(window, { LivingWorker: Worker, Worker: Dying });
   });
   await closeAll();
-  await bench.swap(/Colorado/, 'blade-french-k3');
+  await bench.swap(/Colorado/, 'blade-french-k2');
   expect(await bench.rate()).toBeGreaterThan(2);
   await expect(trouble).toContainText('The lure and the figures on the drawing hold', { timeout: 40_000 });
   await bench.saved();

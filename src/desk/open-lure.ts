@@ -19,6 +19,7 @@ import { changeSettings, showStoredSettings } from './settings';
 import { tell, useDesk } from './desk-state';
 import './keep-drawn';
 import { bringBackUnsaved } from './recovery';
+import { painted } from './painted';
 import { openStores } from './stores';
 
 const { setState, getState } = useDesk;
@@ -259,18 +260,6 @@ export function doDraft(code: ChangeName): boolean {
   if (!draft) return false;
   setState({ draft: null });
   return change(code, draft.edits);
-}
-
-/** A tab that is not looked at paints nothing; it goes on all the same after this long. */
-const UNSEEN_MS = 60;
-
-/** Waits until the next frame is painted. */
-function painted(): Promise<void> {
-  if (typeof requestAnimationFrame === 'undefined') return Promise.resolve();
-  return new Promise((resolve) => {
-    requestAnimationFrame(() => setTimeout(resolve, 0));
-    setTimeout(resolve, UNSEEN_MS);
-  });
 }
 
 /** Writes the waiting commands, all that there are at once, until none is left. */

@@ -6,36 +6,32 @@
  */
 import { deltaBearing } from '../hydro/delta-blade';
 import { filmBearing } from '../hydro/film-blade';
-import type { Bearing, SpinBlade } from '../hydro/blade-loads';
+import type { Bearing } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { depthOf, lineShape, type FishingLine } from '../hydro/towed-line';
-import { TOLERANCE_RAD, trimOf, type Trim, type TrimSums } from '../hydro/trim';
-import { waterDensity, type Water } from '../hydro/water';
+import { type Trim } from '../hydro/trim';
+import { type Water } from '../hydro/water';
 import type { ArmOutcome } from '../in-water/arm';
 import { bearingOn, swivelBearing } from '../in-water/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Misfit, type Place } from '../fits/fit';
-import { stateOf } from '../lure/item-state';
 import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
 import { outsideRadius } from '../geometry/outside-radius';
-import { deltaTurner, filmTurner, hungTurner, threadedSeat, type Spinner, type Turner } from '../in-water/spinners';
+import { threadedSeat } from '../in-water/spinners';
 import type { Refusal } from '../lure/structure';
 import { pointOn } from '../carriers/wire-path';
 import { DELTA_TIPS_AT } from '../parts/delta-form';
 import { roomOf, type Part } from '../parts/part';
-import { bladePulls } from '../predict/blade-pull';
-import { crossingsOf, GRID_MPS } from '../predict/crossings';
 import { AS_ESTIMATED } from '../predict/factors';
-import { axleCosine, ROUNDS } from '../predict/inclined';
-import { isLikelyKept } from '../predict/keeping';
 import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/predict';
 import { pullOnLine, rideAt, thumpOf, type Ride } from '../predict/ride';
-import { pullOfPart, type BladePlace, type LureInWater } from '../predict/lure-in-water';
+import { type BladePlace } from '../predict/lure-in-water';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';
-import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
+import { outcomesAt, type BladeOutcome } from '../predict/turned';
+import { planes, trimWith, turnStanding, type Hanging, type Standing } from './turning';
+import { Workshop } from './workshop';
 import { assemble, type Assembly, type Turns } from './assembly';
-import { BladeBook, type BladeOnBearing } from './blade-book';
 import { Laying, type LaidOn } from './laying';
 import { Weighing } from './weighing';
 
@@ -79,64 +75,6 @@ export interface Figures {
 export interface Swap {
   readonly item: ItemId;
   readonly part: Part;
-}
-
-/** A part that turns, ready for the spin model. */
-interface ReadyTurner {
-  readonly turner: Turner;
-  readonly foldRad: number | null;
-  readonly spun: SpinBlade;
-  /** Of its pull what is the same on the wire and behind a swivel, for both. */
-  readonly onWire: ReturnType<typeof pullOfPart>;
-  readonly behindSwivel: ReturnType<typeof pullOfPart>;
-}
-
-/** What lures prepared for one water have in common. */
-class Workshop {
-  readonly rho: number;
-  readonly book: BladeBook;
-  private readonly turners = new WeakMap<Part, ReadyTurner>();
-
-  constructor(water: Water) {
-    this.rho = waterDensity(water);
-    this.book = new BladeBook(this.rho);
-  }
-
-  turner(item: Item, part: Part): ReadyTurner {
-    const foldRad = part.kind === 'filmBlade' ? stateOf(item, 'film').foldRad : null;
-    const known = this.turners.get(part);
-    if (known?.foldRad === foldRad) return known;
-    const turner = turnerOf(part, foldRad, this.rho);
-    const ready: ReadyTurner = {
-      turner,
-      foldRad,
-      spun: turner.blade(turner.nominal),
-      onWire: pullOfPart(part, turner, 0),
-      behindSwivel: pullOfPart(part, turner, null),
-    };
-    this.turners.set(part, ready);
-    return ready;
-  }
-}
-
-function turnerOf(part: Part, foldRad: number | null, rho: number): Turner {
-  switch (part.kind) {
-    case 'blade':
-      return hungTurner(part, rho);
-    case 'filmBlade':
-      return filmTurner(part, foldRad ?? 0, rho);
-    case 'deltaBlade':
-      return deltaTurner(part, rho);
-    default:
-      throw new Error(`turnerOf: a ${part.kind} does not turn`);
-  }
-}
-
-/** One that turns, as it stands now. */
-interface Standing {
-  readonly spinner: Spinner;
-  readonly place: BladePlace;
-  readonly known: BladeOnBearing;
 }
 
 /** @throws Error for a build that structureProblem refuses */
@@ -426,74 +364,4 @@ export class Prepared {
         });
     }
   }
-}
-
-/** What hangs on the line, whatever its blades do. */
-type Hanging = Pick<LureInWater, 'rho' | 'outfit' | 'planing' | 'dragsAt' | 'spinners'> & { readonly sums: TrimSums };
-
-/** All blades at one speed, each in the wake of those ahead, the lure hanging at the pitch they give it. */
-function turnStanding(
-  all: readonly Standing[],
-  hanging: Hanging,
-  speedMps: number,
-  nearRad: number | null = null,
-): { readonly turned: Turned[]; readonly pitchRad: number | null } {
-  let cosines = all.map(() => 1);
-  let pitchRad = nearRad;
-  if (all.some(({ place }) => place.axleRad !== null)) {
-    for (let round = 0; round < ROUNDS; round++) {
-      const outcomes = outcomesAt(turnEach(all, cosines, speedMps, false), 0);
-      pitchRad = speedMps > 0 ? trimWith(outcomes, hanging, speedMps, pitchRad).pitchRad : 0;
-      const at = pitchRad;
-      cosines = all.map(({ place }) => axleCosine(place.axleRad, at));
-    }
-  }
-  return { turned: turnEach(all, cosines, speedMps, true), pitchRad };
-}
-
-/** @param nearRad a pitch it is near, found before; null before any */
-function trimWith(
-  outcomes: readonly (BladeOutcome | undefined)[],
-  hanging: Hanging,
-  speedMps: number,
-  nearRad: number | null,
-): Trim {
-  const pulls = bladePulls(hanging, AS_ESTIMATED, outcomes, speedMps);
-  return trimOf(hanging.sums, pulls, hanging.rho, speedMps, nearRad, TOLERANCE_RAD);
-}
-
-function turnEach(all: readonly Standing[], cosines: readonly number[], speedMps: number, isFine: boolean): Turned[] {
-  const turned: Turned[] = [];
-  for (let i = 0; i < all.length; i++) {
-    const { spinner, known } = all[i] as Standing;
-    const axleCos = cosines[i] ?? 1;
-    const local = speedMps * passedBy(turned, spinner, 0) * axleCos;
-    const outcome = isFine ? known.finely(local, axleCos) : known.coarsely(local, axleCos);
-    const isStopped = outcome.outcome === 'turning' && !isLikelyKept(outcome.keeping);
-    turned.push({
-      spinner,
-      localSpeedsMps: [local],
-      axleCos: [axleCos],
-      ifTurning: [outcome],
-      outcomes: [isStopped ? { outcome: 'stopped', localSpeedMps: local } : outcome],
-    });
-  }
-  return turned;
-}
-
-/** Whether blade and head carry it on the surface at this speed. */
-function planes(all: readonly Standing[], hanging: Hanging, scaled: ScaledLure, speedMps: number): boolean {
-  const onGrid = GRID_MPS.map((each) => turnStanding(all, hanging, each).turned);
-  const turned = all.map(({ spinner }, i): Turned => {
-    const own = onGrid.map((each) => each[i] as Turned);
-    return {
-      spinner,
-      localSpeedsMps: own.flatMap(({ localSpeedsMps }) => localSpeedsMps),
-      axleCos: own.flatMap(({ axleCos }) => axleCos),
-      ifTurning: own.flatMap(({ ifTurning }) => ifTurning),
-      outcomes: own.flatMap(({ outcomes }) => outcomes),
-    };
-  });
-  const { planingMps } = crossingsOf(hanging, scaled, turned, 0);
-  return planingMps !== null && speedMps >= planingMps;
 }
