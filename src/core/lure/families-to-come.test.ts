@@ -1,7 +1,7 @@
 /** Lures that no family makes yet, on the carriers there are. */
 import { fail, WIRE, id, joining } from '@/testing/joining';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId } from '@/testing/lures';
+import { demoLure, edited, itemId, part } from '@/testing/lures';
 import { LAKE_WATER } from '../hydro/water';
 import { predict } from '../predict/predict';
 import { turnAll } from '../predict/turned';
