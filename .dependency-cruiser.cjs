@@ -54,7 +54,7 @@ module.exports = {
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'core'],
-        pathNot: 'node_modules/(zod|fraction\\.js|fast-deep-equal|fast-json-patch)/',
+        pathNot: 'node_modules/(zod|fraction\\.js|fast-deep-equal|rfc6902)/',
       },
     },
     {

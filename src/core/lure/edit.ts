@@ -2,7 +2,7 @@
  * Edits as reversible data. `applyEdits` gives the next lure and the edits that lead back exactly;
  * undo, history, repairs and the cost of a change are all made of them.
  */
-import { applyPatch, compare, type Operation } from 'fast-json-patch';
+import { applyPatch, createPatch, type Operation } from 'rfc6902';
 import * as z from 'zod/mini';
 import { noteText, shortText, wireLengthM } from '../schema';
 import { never } from '../never';
@@ -147,18 +147,16 @@ export function applyEdits(lure: Lure, edits: readonly Edit[]): Applied {
 
 /** What leads from one build to another: no larger than what they differ in, nor than the other whole. */
 export function patchTo(from: Build, to: Build): Edit {
-  const patch = patchStepsSchema.safeParse(compare(from, to));
+  const patch = patchStepsSchema.safeParse(createPatch(from, to));
   return patch.success ? { kind: 'patch', patch: patch.data } : { kind: 'rebuild', build: to };
 }
 
 function patched(lure: Lure, patch: Extract<Edit, { kind: 'patch' }>['patch']): Step {
   const fault = (path: string, message: string): Step => ({ refusal: { code: 'faultyValue', path, message } });
-  let found: unknown;
-  try {
-    found = applyPatch<unknown>(lure.build, patch as Operation[], true, false).newDocument;
-  } catch (error) {
-    return fault('patch', error instanceof Error ? error.name : 'it does not go on this build');
-  }
+  // Read by its schema a build is a copy, which can be written on.
+  const found = buildSchema.parse(lure.build);
+  const missing = applyPatch(found, patch as Operation[]).findIndex((error) => error !== null);
+  if (missing >= 0) return fault(patch[missing]?.path ?? '', 'there is no such place in this build');
   const read = buildSchema.safeParse(found);
   if (!read.success) {
     const [issue] = read.error.issues;
