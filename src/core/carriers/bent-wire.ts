@@ -33,6 +33,7 @@ export function carrierOfFrame({ wire, form, id, name, maker }: Frame): BentWire
   return { kind: 'bentWire', wire, ...form, bought: { id, name, maker } };
 }
 
+/** Whether the line is tied in this section: a coil, or a bend that is one. */
 export function isTie(section: Section): boolean {
   return section.section === 'coil' || (section.section === 'bend' && section.isTie);
 }

@@ -74,6 +74,7 @@ export type Misfit =
 /** Misfits that only mar: the part goes on all the same. */
 const LOOSE: ReadonlySet<Misfit['code']> = new Set(['boreTooLoose', 'ringTooLarge']);
 
+/** Whether a part goes there all the same, only not well. */
 export function isLoose({ code }: Misfit): boolean {
   return LOOSE.has(code);
 }
@@ -97,6 +98,7 @@ const SLACK_OVER_TIE_M = 0.0008;
 /** Room a ring leaves for what it joins to swing past each other. */
 const SWING_IN_RING_M = 0.0003;
 
+/** Why a part does not go in a place, with the measures that say so, m; empty where it does. */
 export function misfits(part: Part, place: Place): Misfit[] {
   const room = roomOf(part);
   const side = place.by === 'threaded' ? room.threads?.side?.(part) : room.sits[place.by]?.side(part);

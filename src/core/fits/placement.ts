@@ -55,6 +55,7 @@ export function placementEdits(build: Build, placement: Placement, part: Part): 
   }
 }
 
+/** What a part would meet where it is wanted. @throws Error for an item the build does not have */
 export function placeFor(build: Build, placement: Placement): Place {
   switch (placement.put) {
     case 'swap':

@@ -46,6 +46,7 @@ export interface Meridian {
   readonly radiusM: number;
 }
 
+/** The way from a blade that lies back at rest to a hook, m; below zero by how far it reaches in. */
 export function restClearance(layout: Layout, seat: SpinSeat, hook: PlacedOff): Clearance {
   const shiftM = shiftTo(layout, seat, hook);
   if (shiftM === null) return inPlane(layout, seat, hook, 'rest', [lyingBack(layout, seat)]);

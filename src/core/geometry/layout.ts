@@ -74,6 +74,7 @@ export interface Layout extends LaidCarrier, Span {
   readonly off: readonly PlacedOff[];
 }
 
+/** Lays all of a build out, m and rad. @throws Error for a build that structureProblem refuses */
 export function layOut(build: Build): Layout {
   const [pulled, ...joined] = carriersOf(build);
   if (!pulled) throw new Error('layOut: a build has a carrier');

@@ -2,6 +2,7 @@
 import type { WireEnd } from '../parts/wire-form';
 import type { PlacedEnd } from './placed';
 
+/** The nose end of a wire as it lies, from 0. @param d thickness of the wire, m */
 export function noseOf(end: WireEnd, d: number): PlacedEnd {
   const loopM = loopLength(end, d);
   return {
@@ -14,6 +15,7 @@ export function noseOf(end: WireEnd, d: number): PlacedEnd {
   };
 }
 
+/** The tail end of a wire as it lies. @param fromM where the shaft ends, m; @param d thickness of the wire, m */
 export function tailOf(end: WireEnd, fromM: number, d: number): PlacedEnd {
   const wrapsM = wrapsLength(end, d);
   const loopM = loopLength(end, d);

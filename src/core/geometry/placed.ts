@@ -12,14 +12,17 @@ export type LineKind = keyof CarrierLines;
 /** A line of the lure: `trail` of the first carrier, `wire-2/trail` of another. */
 export type Line = LineKind | `${CarrierId}/${LineKind}`;
 
+/** The name of a carrier's line in the lure. */
 export function lineOf(carrier: CarrierId, kind: LineKind): Line {
   return carrier === FIRST_CARRIER ? kind : `${carrier}/${kind}`;
 }
 
+/** Which of its carrier's lines this is. */
 export function lineKind(line: Line): LineKind {
   return line.slice(line.lastIndexOf('/') + 1) as LineKind;
 }
 
+/** The carrier that this line belongs to. */
 export function carrierOfLine(line: Line): CarrierId {
   const at = line.lastIndexOf('/');
   return at < 0 ? FIRST_CARRIER : (line.slice(0, at) as CarrierId);

@@ -42,6 +42,7 @@ export interface DeltaSeat extends PlacedEntry {
   readonly tipsM: number;
 }
 
+/** Blades on a clevis or behind a swivel, nose first. @throws Error for a build that structureProblem refuses */
 export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSeat[] {
   const clevises = layout.carriers.flatMap((each) => each.clevises);
   return layout.off
@@ -55,6 +56,7 @@ export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSea
     .sort((a, b) => a.holeM - b.holeM);
 }
 
+/** Films threaded on a wire, by carrier and nose first. */
 export function filmSeats({ carriers }: Layout): FilmSeat[] {
   return carriers.flatMap(({ id, strand }) =>
     strand.flatMap(({ item, x0M, x1M }) =>
@@ -73,6 +75,7 @@ export function filmSeats({ carriers }: Layout): FilmSeat[] {
   );
 }
 
+/** Delta blades threaded on a wire, by carrier and nose first. */
 export function deltaSeats({ carriers }: Layout): DeltaSeat[] {
   return carriers.flatMap(({ id, strand }) =>
     strand.flatMap((entry) =>

@@ -14,6 +14,7 @@ export interface StackedPair {
   readonly form: 'interleaved' | 'nested';
 }
 
+/** Every two clevises whose legs lie among each other, by carrier. */
 export function stackedPairs({ carriers }: Layout): StackedPair[] {
   return carriers.flatMap(stackedOn);
 }

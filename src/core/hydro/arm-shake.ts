@@ -59,6 +59,7 @@ function secondMoment(wireM: number): number {
   return (Math.PI * wireM ** 4) / 64;
 }
 
+/** The arm's own rate, √(k/m)/2π, Hz. Source: the one-mass oscillator, see above. */
 export function naturalHz(arm: Arm): number {
   return Math.sqrt(armStiffness(arm) / arm.tipMassKg) / (2 * Math.PI);
 }
@@ -93,6 +94,7 @@ export function magnification(arm: Arm, rateHz: number, dragN: number, speedMps:
   return shakeOfArm(arm, armStiffness(arm), rateHz, dragN, speedMps).amplitudeM;
 }
 
+/** Damping of the arm as a share of critical: ζ_s + D/(2U√(km)). @param dragN the blade's drag; @param speedMps 0 leaves ζ_s */
 export function armDamping(arm: Arm, dragN: number, speedMps: number): number {
   const critical = 2 * Math.sqrt(armStiffness(arm) * arm.tipMassKg);
   return STRUCTURAL_DAMPING + (speedMps > 0 ? dragN / speedMps / critical : 0);

@@ -19,6 +19,7 @@ const WETTED = 0.5;
 /** Torque of its two ears on the wire. */
 const EAR_RUB_NM = 1.2e-5;
 
+/** A delta blade as the spin model takes it: half of its lobes' area under water, its spread fixed at 90°. @param waterDensityKgM3 kg/m³ */
 export function deltaSpinBlade(
   blade: DeltaBlade,
   waterDensityKgM3: number,

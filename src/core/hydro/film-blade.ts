@@ -31,6 +31,7 @@ export function filmSpread(foldRad: number): number {
   return Math.PI / 2 - foldRad;
 }
 
+/** A film as the spin model takes it. @param foldRad fold of its lobes, 0 open flat; @param waterDensityKgM3 kg/m³ */
 export function filmSpinBlade(
   film: MeasuredFilm,
   foldRad: number,

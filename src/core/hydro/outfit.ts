@@ -59,6 +59,7 @@ const STUFF: Readonly<Record<LineKind, Stuff>> = {
 /** Kinematic viscosity of fresh water at 20 °C. Handbook value. */
 const WATER_VISCOSITY_M2S = 1.0e-6;
 
+/** A line as towed-line.ts takes it, m and kg/m³. Densities from handbooks, drag along it a trade estimate. */
 export function fishingLine({ kind, diameterM }: Outfit['line']): FishingLine {
   const { densityKgM3, skinDrag } = STUFF[kind];
   return { diameterM, densityKgM3, normalDrag: 1, viscosityM2S: WATER_VISCOSITY_M2S, skinDrag };

@@ -33,6 +33,7 @@ export interface MeasuredBlade extends BladeShape {
 
 const COEFFICIENTS: Readonly<Record<BladePattern, ReferenceCoefficients>> = calibrated.patterns;
 
+/** The coefficients of a pattern's reference blade. Source: `npm run calibrate`. */
 export function referenceCoefficients(pattern: BladePattern): ReferenceCoefficients {
   return COEFFICIENTS[pattern];
 }

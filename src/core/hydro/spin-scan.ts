@@ -57,6 +57,7 @@ const KEPT_OF_ONE = 16;
 /** A choice among twenty thousand blades must not stay in memory: a scan is about four kilobytes. */
 const MOST_KEPT = 2000;
 
+/** The scan of a blade on a hanger in this water, kg/m³, made once for all lures that carry it so. */
 export function scanOf(blade: SpinBlade, { dropM, mostSpreadRad }: Bearing, waterDensityKgM3: number): TipRatioScan {
   const kept = scans.get(blade.strips) ?? [];
   const at = kept.findIndex(

@@ -22,6 +22,7 @@ export type Lean =
 /** A keel of less is none: a hair of weight a hair below. N·m. */
 const LEAST_KEEL_NM = 1e-6;
 
+/** The lean at which the weight below the line holds a torque, or that it turns over. @param torqueNm what the bearings leave, N·m */
 export function leanOf({ upNm: y, asideNm: z }: Keel, torqueNm: number): Lean {
   const keelNm = Math.hypot(y, z);
   if (keelNm < LEAST_KEEL_NM) return { outcome: 'noKeel' };

@@ -71,6 +71,7 @@ export interface TrimSums {
   readonly slopeM2: Sum;
 }
 
+/** The fifteen sums of these bodies, N and m² and their moments about the tie. @param rho density of the water, kg/m³ */
 export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
   return {
     weightN: summed(bodies, ({ massKg, volumeM3 }) => (massKg - rho * volumeM3) * GRAVITY_MPS2),

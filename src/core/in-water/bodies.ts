@@ -33,6 +33,7 @@ export interface Body extends Areas {
   readonly zM: number;
 }
 
+/** Every part and every piece of wire as a body: kg, m³, m², and where its middle lies, m. */
 export function bodiesOf(build: Build, layout: Layout): Body[] {
   const cuts = cutLengths(build, layout);
   const turning = new Set(

@@ -50,6 +50,7 @@ export interface Turner {
   readonly reachesM: number;
 }
 
+/** A blade that hangs by its hole. @param waterDensityKgM3 kg/m³ */
 export function hungTurner(blade: Blade, waterDensityKgM3: number): Turner {
   const nominal = referenceCoefficients(blade.pattern);
   const prepared = spinBlade(blade, waterDensityKgM3, nominal);
@@ -69,10 +70,12 @@ function threadedTurner(prepared: SpinBlade, nominal: ReferenceCoefficients): Tu
   };
 }
 
+/** A film on a wire. @param foldRad 0 open flat; @param waterDensityKgM3 kg/m³ */
 export function filmTurner(film: FilmBlade, foldRad: number, waterDensityKgM3: number): Turner {
   return threadedTurner(filmSpinBlade(film, foldRad, waterDensityKgM3), FILM_COEFFICIENTS);
 }
 
+/** A delta blade on a wire. @param waterDensityKgM3 kg/m³ */
 export function deltaTurner(blade: DeltaBlade, waterDensityKgM3: number): Turner {
   return threadedTurner(deltaSpinBlade(blade, waterDensityKgM3), DELTA_COEFFICIENTS);
 }

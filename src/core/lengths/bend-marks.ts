@@ -15,6 +15,7 @@ export interface WireStretch {
 /** What of an end lies furthest out, first: clipped tag, wraps, loop, then the shaft under the wraps. */
 const OUTWARD: readonly LengthTerm['code'][] = ['tag', 'wraps', 'loop', 'underWraps'];
 
+/** The first carrier's wire from its nose end on, each stretch from and to, m. */
 export function wireStretches(build: Build): WireStretch[] {
   const { terms } = wireCut(build);
   const at = (term: LengthTerm): End | null => ('end' in term ? term.end : null);

@@ -7,6 +7,7 @@ import type { LengthTerm } from '../carriers/length-term';
 import type { Build, CarrierId, Item } from '../lure/lure';
 import { carriersOf } from '../lure/strung';
 
+/** Mass of the whole lure, kg. @throws Error for a build that structureProblem refuses */
 export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(build)): number {
   const parts = Object.values(build.items).reduce((sum, item) => sum + itemMass(item, cuts), 0);
   return carriersOf(build).reduce((sum, { id, carrier }) => {

@@ -38,6 +38,7 @@ export type CommandRefusal = Refusal | { readonly code: 'nothingToDo' };
 export type CommandResult =
   { readonly ok: true; readonly history: LureHistory } | { readonly ok: false; readonly refusal: CommandRefusal };
 
+/** A lure to which nothing has been done yet. */
 export function startHistory(lure: Lure): LureHistory {
   return { lure, past: [], future: [] };
 }

@@ -135,6 +135,7 @@ export type Lure = z.infer<typeof lureSchema>;
 /** An end or the line tie of a carrier: `tail` of the first, `wire-2/tail` of another. */
 export type Spot = End | 'tie' | `${CarrierId}/${End | 'tie'}`;
 
+/** The name of a carrier's end or tie in the lure. */
 export function spotOf(carrier: CarrierId, at: End | 'tie'): Spot {
   return carrier === FIRST_CARRIER ? at : `${carrier}/${at}`;
 }

@@ -17,6 +17,7 @@ export function thicker<P extends Part>(part: P, by: number): P {
   return 'thicknessM' in part ? { ...part, thicknessM: part.thicknessM * by, massKg: part.massKg * by } : part;
 }
 
+/** The build with the part of one item changed. @throws Error for an item it does not have */
 export function withPart(build: Build, station: ItemId, change: (part: Part) => Part): Build {
   const item = build.items[station];
   if (!item) throw new Error(`withPart: no item ${station}`);

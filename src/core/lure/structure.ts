@@ -68,10 +68,12 @@ const LOOP_TAKES: ReadonlySet<Port> = new Set<Port>(['coil', 'hookEye', 'hole', 
 const TIE_TAKES: ReadonlySet<Port> = new Set<Port>(['coil']);
 const NOSE_TAKES: ReadonlySet<Port> = new Set<Port>(['cast']);
 
+/** Whether a wire goes through parts of this kind. */
 export function canThread(kind: PartKind): boolean {
   return portsOf(kind).threads !== null;
 }
 
+/** Whether a kind sits on another in this way. */
 export function canSitOn(kind: PartKind, parent: PartKind, how: How): boolean {
   const port = portOf(kind, how);
   return port !== null && (holdsOf(parent, how)?.takes.includes(port) ?? false);
@@ -101,6 +103,7 @@ export function canSitAtEnd(kind: PartKind, carrier: Carrier, end: End): boolean
   return port !== null && (isCast ? NOSE_TAKES : LOOP_TAKES).has(port);
 }
 
+/** Whether a kind can be forced over a line tie. */
 export function canGoOverTie(kind: PartKind): boolean {
   const port = portOf(kind, 'hung');
   return port !== null && TIE_TAKES.has(port);

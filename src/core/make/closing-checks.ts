@@ -59,6 +59,7 @@ const RULES: Readonly<Record<Closing, Rule>> = {
 /** Only about contacts that are there: a lone bead makes no sound to listen for. */
 const ONLY_WITH_FINDINGS: ReadonlySet<Closing> = new Set(['sounds']);
 
+/** What is tried on the finished lure. @param found its findings */
 export function closingChecks(build: Build, found: readonly Finding[]): ClosingCheck[] {
   const items = Object.values(build.items);
   return CLOSING.flatMap((check): ClosingCheck[] => {

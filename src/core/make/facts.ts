@@ -4,6 +4,7 @@ import type { Item, ItemId } from '../lure/lure';
 import type { Goal } from './goal';
 import type { About, Fact, Facts } from './operation-rule';
 
+/** What an operation needs, gives and takes. */
 export function facts(needs: readonly Fact[], gives: readonly Fact[] = [], takes: readonly Fact[] = []): Facts {
   return { needs, gives, takes };
 }

@@ -15,6 +15,7 @@ export interface Goal {
   readonly stackedWith: (clevis: ItemId) => readonly ItemId[];
 }
 
+/** What is to be made, threaded over this end. */
 export function goalOf(build: Build, over: End): Goal {
   const layout = layOut(build);
   const pairs = stackedPairs(layout);

@@ -24,6 +24,7 @@ export interface KitPart {
   readonly cutM: number | null;
 }
 
+/** Everything that has to lie ready for these steps, counted, lengths in m. */
 export function kitFor(build: Build, steps: readonly MakeStep[]): Kit {
   return {
     tools: [...new Set(steps.flatMap(({ tools }) => tools))],

@@ -8,6 +8,7 @@ import type { Operation } from './operation';
 import { orderPlace, type Goal } from './goal';
 import { heldInLoop } from './wire-operations';
 
+/** Every operation that the lure wants, in no order. */
 export function operationsFor(goal: Goal): Operation[] {
   return [
     ...wireOperations(goal),

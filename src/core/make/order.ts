@@ -40,6 +40,7 @@ const MOST_NODES = 60_000;
 const POINT = 1e8;
 const TOOL = 1e4;
 
+/** The best order of these operations, or the first that can be found in so many states. @param mostNodes states to expand at most */
 export function bestOrder(goal: Goal, operations: readonly Operation[], mostNodes = MOST_NODES): Ordered {
   const before = predecessors(goal, operations);
   const stuck = before ? stuckIn(before) : operations.map((_, i) => i);

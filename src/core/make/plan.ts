@@ -56,6 +56,7 @@ export type Plan =
     }
   | { readonly outcome: 'noWay'; readonly why: NoWay };
 
+/** The steps that make a build from bare wire, or why there is no way. */
 export function planMake(build: Build): Plan {
   if (build.joined.length > 0) return noWay({ code: 'severalCarriers', count: build.joined.length + 1 });
   const [closed] = closedEyes(build);

@@ -42,6 +42,7 @@ export type Run = z.infer<typeof runSchema>;
 /** What a run needs of a lure. */
 export type ToMake = Pick<Lure, 'id' | 'name' | 'build'>;
 
+/** A run of this lure from its first step. @param startedAt ms since 1970 */
 export function startRun(lure: ToMake, id: string, startedAt: number): Run {
   return {
     id,

@@ -7,6 +7,7 @@ export type BoredPart = Exclude<
   { readonly kind: 'deltaBlade' }
 >;
 
+/** Whether a part is turned and has a bore. */
 export function isBored(part: Part): part is BoredPart {
   return roomOf(part).profile !== null;
 }

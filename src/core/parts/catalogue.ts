@@ -6,6 +6,7 @@ import raw from './catalogue.json';
 
 export const CATALOGUE: readonly Part[] = z.array(partSchema).parse(raw);
 
+/** All parts of one kind, as they are listed. */
 export function partsOfKind<K extends PartKind>(kind: K, parts: readonly Part[] = CATALOGUE): PartOf<K>[] {
   return parts.filter((part): part is PartOf<K> => part.kind === kind);
 }

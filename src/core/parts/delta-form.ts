@@ -21,6 +21,7 @@ export interface DeltaMeasures {
   readonly lengthM: number;
 }
 
+/** One lobe of a delta blade as a shape, m. */
 export function deltaLobe({ spanM, lengthM }: DeltaMeasures): BladeShape {
   return { lengthM: spanM / 2, widthM: lengthM * LOBE_WIDTH, cupDepthM: 0, holeOffsetM: 0 };
 }

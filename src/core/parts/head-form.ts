@@ -23,6 +23,7 @@ export interface HeadStation {
 
 const STEPS = 28;
 
+/** The outline of a head from nose to collar, m above and below its axis. */
 export function headProfile(head: HeadForm): HeadStation[] {
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const x = (1 - Math.cos((i / STEPS) * Math.PI)) / 2;

@@ -25,10 +25,12 @@ export interface HookLimb {
   readonly bendRadiusM: number;
 }
 
+/** Length of a hook's eye along its shank, m. */
 export function eyeLengthM(hook: Pick<HookMeasures, 'eyeInnerDiameterM' | 'wireDiameterM'>): number {
   return hook.eyeInnerDiameterM + 2 * hook.wireDiameterM;
 }
 
+/** One limb of a hook, m, worked out once for each hook. */
 export const hookLimb = oncePer((hook: HookMeasures): HookLimb => {
   const bendRadiusM = hook.gapM / 2;
   const bendX = hook.lengthM - hook.wireDiameterM / 2 - bendRadiusM;

@@ -49,6 +49,7 @@ const THICKEST_M = 0.004;
 /** No blade is cupped deeper than this share of its width. */
 const DEEPEST_CUP = 0.5;
 
+/** The blade that these readings give, SI, or which reading is missing or impossible. Formulas above. */
 export function bladeFromReadings(readings: BladeReadings): BladeFromReadings {
   const { lengthM, widthM, holeDiameterM, rootToHoleM, thicknessM, crownM, massKg } = readings;
   const missing = (['thicknessM', 'crownM', 'massKg'] as const).filter((key) => readings[key] === null);

@@ -7,6 +7,7 @@ export interface ProfilePoint {
   readonly radiusM: number;
 }
 
+/** A profile by its radius along it, m. @param radius of x, 0 at the nose and 1 at the tail */
 export function curve(lengthM: number, radius: (x: number) => number, steps = 28): ProfilePoint[] {
   return Array.from({ length: steps + 1 }, (_, i) => {
     const x = (1 - Math.cos((i / steps) * Math.PI)) / 2;
@@ -14,6 +15,7 @@ export function curve(lengthM: number, radius: (x: number) => number, steps = 28
   });
 }
 
+/** A cylinder, m. */
 export function box(lengthM: number, diameterM: number): ProfilePoint[] {
   return [
     { xM: 0, radiusM: diameterM / 2 },
@@ -21,6 +23,7 @@ export function box(lengthM: number, diameterM: number): ProfilePoint[] {
   ];
 }
 
+/** A bead cut to facets, m. */
 export function facets(lengthM: number, diameterM: number, boreM: number): ProfilePoint[] {
   const end = Math.max(boreM / 2, diameterM * 0.32);
   return [

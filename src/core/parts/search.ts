@@ -28,6 +28,7 @@ const BETWEEN_WORDS = /[^\p{L}\p{N}.:⁄/½¼¾]+/u;
 /** A mass as typed is taken for any within this share of it. */
 const MASS_WITHIN = 0.06;
 
+/** A part as the search sees it. */
 export function searchable(part: Part): Searchable {
   const words = [
     part.name,
@@ -75,6 +76,7 @@ export function readQuery(text: string): Query {
     });
 }
 
+/** Whether a part is what was typed: every word of it, and a length within its tolerance. */
 export function matches(query: Query, { words, label, lengthsM, part }: Searchable): boolean {
   return query.every((each) => {
     switch (each.ask) {

@@ -18,6 +18,7 @@ export interface Centre {
   readonly zM: number;
 }
 
+/** Where the lure's mass and its drags act, m from the line tie. @param speedMps m/s */
 export function centresOf(
   inWater: LureInWater,
   outcomes: readonly (BladeOutcome | undefined)[],

@@ -15,6 +15,7 @@ import { outcomesAt, turnAll, type AxleCosines } from './turned';
 const LEAST_COS = 0.3;
 export const ROUNDS = 2;
 
+/** Of each blade at each speed, 0.3…1. @param speedsMps m/s */
 export function axleCosines(inWater: LureInWater, speedsMps: readonly number[]): AxleCosines {
   const { spinners, dragsAt, rho } = inWater;
   const { sums, shared } = scaledAsEstimated(inWater);

@@ -46,6 +46,7 @@ function leftOver({ held, free }: Keeping): number {
   return (1 - FLAP_SHARE) * Math.log(held) + FLAP_SHARE * Math.log(free);
 }
 
+/** The slowest water that keeps a blade turning, with its band, m/s; null when none does. @param density of the water, kg/m³ */
 export function keepsSaid(
   { station, nominal, bearing, blade }: Spinner,
   density: number,
@@ -116,6 +117,7 @@ const NEXT = 1.04;
 /** A moved factor that lets it turn at no speed makes the speed so many times more. */
 const BEYOND = 3;
 
+/** A bearing that rubs so many times more. */
 export function rubbed(bearing: Bearing, by: number): Bearing {
   return {
     ...bearing,

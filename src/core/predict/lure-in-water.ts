@@ -46,6 +46,7 @@ export interface BladePlace {
   readonly hand: -1 | 0 | 1;
 }
 
+/** A lure ready for any speed and any coefficients. @throws Error for a build that structureProblem refuses */
 export function lureInWater(
   build: Build,
   water: Water,

@@ -94,6 +94,7 @@ export interface BeliefCase {
   readonly crossings: Crossings;
 }
 
+/** What is said once of a lure, SI; null where it cannot be said. */
 export function lureOutput({ scaled, crossings }: BeliefCase, key: LureOutput): number | null {
   switch (key) {
     case 'massKg':
@@ -137,6 +138,7 @@ export function outputsOf(
   };
 }
 
+/** How the line lies at the speed of this ride. */
 export function lineOutcome({ lines: [line], speedMps }: Ride, { crossings: { planingMps } }: BeliefCase): LineOutcome {
   if (planingMps !== null && speedMps >= planingMps) return 'planes';
   return line?.outcome ?? 'surfaces';

@@ -56,6 +56,7 @@ const STEPS = 240;
 /** The last of it is lifted out. */
 const LIFTED_AT_M = 1.5;
 
+/** Where the lure is from the cast to the rod: depth in m over distance in m. */
 export function retrievePath(
   build: Build,
   water: Water,

@@ -23,6 +23,7 @@ export interface ScaledLure {
   readonly forcePerMoment: number;
 }
 
+/** A lure with its shared coefficients at these multiples. */
 export function scaledTo({ bodies, rho, arm, outfit }: LureInWater, shared: Shared): ScaledLure {
   const drag = { hard: shared.hardDrag, soft: shared.softDrag, wire: shared.wireDrag, blade: shared.flutter };
   const scaled = bodies.map((body) => ({
@@ -82,6 +83,7 @@ export function rescaled(scaled: ScaledLure, { arm }: LureInWater, shared: Share
   return { ...scaled, shared, arm: armScaled(arm, shared) };
 }
 
+/** Its arm so; null where it has none that can be worked out. */
 export function armScaled(arm: ArmOutcome, shared: Shared): Arm | null {
   if (arm.outcome !== 'arm') return null;
   const { youngPa, tipMassKg } = arm.arm;

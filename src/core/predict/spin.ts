@@ -107,6 +107,7 @@ function keepsOf(spinner: Spinner, density: number, belief: Belief, isLearnt: bo
   return keeps;
 }
 
+/** All blades at all speeds, as believed and with each of their factors moved. @param speedsMps m/s; @param learnt null before any reading */
 export function spinsOf(inWater: LureInWater, speedsMps: readonly number[], learnt: Belief | null): Spins {
   const { spinners: all, rho: density } = inWater;
   const belief = beliefFor(

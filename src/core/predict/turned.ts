@@ -91,6 +91,7 @@ export function passedBy(ahead: readonly Turned[], rear: Spinner, index: number)
   }, 1);
 }
 
+/** What every blade does at one of the speeds. */
 export function outcomesAt(turned: readonly Turned[], index: number): (BladeOutcome | undefined)[] {
   return turned.map(({ outcomes }) => outcomes[index]);
 }

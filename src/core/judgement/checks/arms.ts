@@ -16,6 +16,7 @@ const MOST_OFFSET_M = 0.002;
 /** What slips through an end loop is stopped by a gap smaller than itself and this. Trade estimate. */
 const SNUG_M = 0.0001;
 
+/** Of a bent wire; nothing of a straight one. */
 export function armFindings(build: Build, layout: Layout): Finding[] {
   const { carrier } = build;
   if (carrier.kind !== 'bentWire' || !layout.path) return [];

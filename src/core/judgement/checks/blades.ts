@@ -34,6 +34,7 @@ export function bladeClearances(build: Build, spreads: Spreads, layout: Layout =
   });
 }
 
+/** Blades against hooks and against each other. @param spreads angles to check each blade at, rad; @param spare beads that a repair may reach for */
 export function bladeFindings(lure: Lure, layout: Layout, spreads: Spreads, spare: readonly Part[]): Finding[] {
   return [...againstHooks(lure, layout, spreads, spare), ...againstBlades(lure.build, layout, spreads)];
 }

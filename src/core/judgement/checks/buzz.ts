@@ -20,6 +20,7 @@ const DRAGS_BEYOND_M = 0.0008;
 const BEND_STEPS = 20;
 const MOST_BEND_RAD = 0.7;
 
+/** Of lures with a delta blade; nothing of others. */
 export function buzzFindings(lure: Lure, layout: Layout): Finding[] {
   const seats = deltaSeats(layout);
   return [

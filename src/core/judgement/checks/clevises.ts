@@ -14,6 +14,7 @@ import { beadToAdd } from './blades';
 export const LEAST_ROOM_M = 0.0005;
 export const USUAL_ROOM_M = 0.0015;
 
+/** Of each clevis on this carrier. @param spare beads that a repair may reach for */
 export function clevisFindings(build: Build, layout: Layout, spare: readonly Part[]): Finding[] {
   return [
     ...layout.clevises.flatMap((clevis) => [...room(build, layout, clevis), ...empty(layout, clevis)]),

@@ -19,6 +19,7 @@ const BELL_PLAY_M = 0.001;
 /** Metals ring; the density of what does not lies below. */
 const LIGHTEST_METAL_KGM3 = 2600;
 
+/** Of every joint, tube and bell, and of contacts that are wanted. */
 export function fittingFindings(build: Build, layout: Layout): Finding[] {
   const items = Object.values(build.items);
   return [

@@ -11,6 +11,7 @@ const MASS_WITHIN_FACTOR = 2.5;
 /** Beyond this one of the two is a slip of the keyboard. Trade estimate. */
 const MASS_BEYOND_FACTOR = 8;
 
+/** Of each piece whose measures exclude each other or whose mass none such has, kg. */
 export function measureFindings(build: Build): Finding[] {
   const wire = build.carrier.wire;
   return [

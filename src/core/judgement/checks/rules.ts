@@ -5,6 +5,7 @@ import { ruleBreaches, type HookRule, type RuleBreach } from '../hook-rule';
 import { takeOff } from '../../lure/editing';
 import type { Build, ItemId } from '../../lure/lure';
 
+/** The lure against each rule: broken or kept. */
 export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[] {
   return rules.flatMap((rule): Finding[] => {
     const breaches = ruleBreaches(build, rule);

@@ -17,6 +17,7 @@ const MOST_CROOKED_RAD = (2 * Math.PI) / 180;
 const STRANDS_OVER_M = 0.003;
 const LEAST_COLLAR_SHARE = 0.1;
 
+/** Of skirts and trailers; nothing of a lure without them. */
 export function softFindings(build: Build, layout: Layout): Finding[] {
   const skirts = layout.off.filter(({ item }) => item.part.kind === 'skirt');
   const trailers = layout.off.filter(({ item }) => item.part.kind === 'trailer');

@@ -14,6 +14,7 @@ interface FamilyRules {
 
 const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait };
 
+/** What the lure's own family asks of it. */
 export function familyFindings(lure: Lure, layout: Layout): Finding[] {
   return FAMILIES[lure.family].check(lure, layout);
 }

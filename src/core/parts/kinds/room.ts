@@ -219,6 +219,7 @@ export const plain = {
 
 export const noWords = (): readonly string[] => [];
 
+/** Area of a disc, m². @param diameterM m */
 export function discM2(diameterM: number): number {
   return (Math.PI / 4) * diameterM ** 2;
 }

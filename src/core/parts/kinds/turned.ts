@@ -12,10 +12,12 @@ interface TurnedPart extends Bored {
   readonly material: MaterialId;
 }
 
+/** The side of a part with a bore. */
 export function boreSide(fit: BoreFit): (part: { readonly boreM: number }) => Side {
   return ({ boreM }) => ({ port: 'bore', boreM, fit });
 }
 
+/** Threading of a part that takes up its whole length on the wire. */
 export function threadedWhole(fit: BoreFit = 'usual'): Threads<Bored, unknown> {
   return { side: boreSide(fit), stackM: ({ lengthM }) => lengthM, betweenLegsM: ({ lengthM }) => lengthM };
 }
@@ -29,10 +31,12 @@ export function slidOver(fit: BoreFit = 'usual'): Sits<Bored, unknown> {
   };
 }
 
+/** Mass of a turned part from its profile, kg, less its bore. */
 export function solidKg<P extends TurnedPart>(profile: (part: P) => ProfilePoint[]): (part: P) => number {
   return (part) => solidVolume(profile(part), part.boreM) * densityOf(part.material);
 }
 
+/** Mass of a turned shell from its profile and wall, kg. */
 export function shellKg<P extends TurnedPart>(
   profile: (part: P) => ProfilePoint[],
   wallOf: (part: P) => number,

@@ -24,6 +24,7 @@ export interface MetalForm {
 
 const radiusM = ({ diameterM }: Weight) => diameterM / 2;
 
+/** The outside of a weight, m. */
 export function metalProfile({ shape, lengthM, diameterM, boreM }: MetalForm): ProfilePoint[] {
   switch (shape) {
     case 'cylinder':
