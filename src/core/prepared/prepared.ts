@@ -96,6 +96,7 @@ export class Prepared {
   private readonly places: (Place | undefined)[];
   /** Of the lure as it stands. */
   private still: { readonly arm: ArmOutcome; readonly standing: readonly Standing[] } | null = null;
+  private readonly isMadeToPlane: boolean;
   /** Whether something turns on its nose or its tie. */
   private readonly turnsAhead: boolean;
   /** The pitch of the lure as it stands, which others are near. */
@@ -116,6 +117,7 @@ export class Prepared {
     this.weighing = new Weighing(this.assembly, workshop.rho);
     this.parts = this.assembly.items.map(({ part }) => part);
     this.places = this.parts.map(() => undefined);
+    this.isMadeToPlane = this.parts.some(({ kind }) => kind === 'deltaBlade');
     this.turnsAhead = this.assembly.turns.some(({ slot }) => {
       const reach = this.assembly.reaches[slot];
       return reach?.to === 'hung' && reach.at !== 'tail';
@@ -278,7 +280,7 @@ export class Prepared {
 
   /** Lift area at the surface, m²; null for a lure that is not made to stay up. */
   private planing(): number | null {
-    if (!this.parts.some(({ kind }) => kind === 'deltaBlade')) return null;
+    if (!this.isMadeToPlane) return null;
     return this.parts.reduce((sum, part) => sum + roomOf(part).planingM2(part), 0);
   }
 
