@@ -12,6 +12,7 @@ const CORE_ROOMS = [
   'costs',
   'files',
   'in-water',
+  'sound',
   'predict',
   'prepared',
   'judgement',
@@ -88,12 +89,12 @@ module.exports = {
       to: { path: 'node_modules/dexie' },
     },
     {
-      // Families are templates and checks: only the list of findings and what starts a lure ask for one.
+      // Families are templates and checks: only the list of findings, what mends them and what starts a lure ask for one.
       name: 'nothing-asks-for-the-family',
       severity: 'error',
       from: {
         path: '^src',
-        pathNot: '^src/core/judgement/(families|findings)|^src/(places|desk)|^src/testing|\\.test\\.ts$',
+        pathNot: '^src/core/judgement/(families|findings|mending)|^src/(places|desk)|^src/testing|\\.test\\.ts$',
       },
       to: { path: '^src/core/judgement/families' },
     },

@@ -2,7 +2,7 @@
 export interface Figure {
   readonly name: string;
   readonly value: number;
-  readonly unit: 'ms' | 'kB' | 'MB' | '×' | '/s';
+  readonly unit: 'ms' | 'kB' | 'MB' | '×' | '/s' | '%';
   /** The bar it is held to; null where there is none. */
   readonly bar: number | null;
   /** The bar is the least it may be, not the most. */

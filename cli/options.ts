@@ -4,7 +4,7 @@ import { OUTFIT_RANGES, outfitSchema, USUAL_OUTFIT, type Outfit } from '../src/c
 import { MAX_SPEED_MPS } from '../src/core/hydro/spin';
 import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
 import { BLADE_STATES, type BladeState } from '../src/core/in-water/bearing';
-import { readingsSchema, type Reading } from '../src/core/predict/readings';
+import { readingsSchema, type Reading } from '../src/core/lure/reading';
 import { readQuantity } from '../src/core/units/read';
 import { readingProblemWords } from '../src/words/problem-words';
 

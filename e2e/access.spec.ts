@@ -11,8 +11,8 @@ test('axe decides every state of the Bench: menus, sheets, choices; the focus go
   await expect(page.getByTestId('ride')).toContainText(/Depth/);
   await expectNothingForAxe(page);
   for (const [menu, item] of [
-    ['Lures', /with their drawings/],
-    ['Lures', /Start a new lure/],
+    ['My lures', /with their drawings/],
+    ['My lures', /New lure/],
     ['File', /Your own parts/],
     ['File', /rules about hooks/],
     ['File', /Backup and restore/],
@@ -28,7 +28,7 @@ test('axe decides every state of the Bench: menus, sheets, choices; the focus go
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(button).toBeFocused();
   }
-  for (const name of ['Ride and line', 'Show at true size', 'Swap this part']) {
+  for (const name of ['Ride and line', 'From the front', 'As large as it is', 'Swap this part']) {
     await bench.button(name).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     if (name === 'Ride and line')
@@ -74,16 +74,18 @@ test('everything that can be pressed is at least 24 px, and 44 px where a finger
   await bench.open('/bench?lure=torvane-lanes');
   await expect(page.getByTestId('ride')).toContainText(/Depth/);
   const smaller = (px: number) =>
-    page.locator('button:visible, a:visible, select:visible, summary:visible, [role=option]:visible').evaluateAll(
-      (all, least) =>
-        all.flatMap((at) => {
-          const { width, height } = at.getBoundingClientRect();
-          return Math.min(width, height) < least - 0.5
-            ? [`${at.getAttribute('aria-label') ?? at.textContent} ${width} × ${height}`]
-            : [];
-        }),
-      px,
-    );
+    page
+      .locator('button:not(.sr-only):visible, a:visible, select:visible, summary:visible, [role=option]:visible')
+      .evaluateAll(
+        (all, least) =>
+          all.flatMap((at) => {
+            const { width, height } = at.getBoundingClientRect();
+            return Math.min(width, height) < least - 0.5
+              ? [`${at.getAttribute('aria-label') ?? at.textContent} ${width} × ${height}`]
+              : [];
+          }),
+        px,
+      );
   expect(await smaller(44)).toEqual([]);
   await bench.unit('Brass bead').click();
   await bench.button('Swap this part').click();

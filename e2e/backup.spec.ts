@@ -37,6 +37,7 @@ test('everything goes out in one zip and into a fresh browser the same, differen
   await bench.open();
   await bench.choose('Mirrow Drum');
   await bench.swap(/Colorado/, 'blade-hardkick-o3');
+  await bench.unfold('Versions');
   await bench.button('Keep').click();
   await bench.name().fill('Drum for the bay');
   await bench.name().press('Enter');

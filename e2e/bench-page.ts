@@ -35,18 +35,38 @@ export class BenchPage {
   }
 
   async choose(lure: string) {
-    await this.button('Lures').click();
+    await this.button('My lures').click();
     await this.page.getByRole('menuitem', { name: new RegExp(lure) }).click();
     await expect(this.name()).toHaveValue(lure);
   }
 
   /** A new lure of this kind, on bare wire. */
   async start(kind: 'Inline spinner' | 'Spinnerbait' | 'Buzzbait') {
-    await this.button('Lures').click();
-    await this.page.getByRole('menuitem', { name: 'Start a new lure' }).click();
+    await this.button('My lures').click();
+    await this.page.getByRole('menuitem', { name: 'New lure' }).click();
     const asked = this.page.getByRole('dialog', { name: 'What are you building?' });
     await asked.getByRole('region', { name: kind }).getByRole('button', { name: 'Start with bare wire' }).click();
     await expect(this.name()).toHaveValue(`New ${kind.toLowerCase()}`);
+  }
+
+  /** Counts the presses of a journey. */
+  presses = 0;
+
+  async press(what: Locator) {
+    this.presses++;
+    await what.click();
+  }
+
+  /** Fills the places that ask, each with the part of this id, by looking for it and taking it. */
+  async fillSlots(ids: readonly (readonly [title: string, id: string])[]) {
+    const tools = this.page.getByRole('toolbar', { name: 'Do with the picked part' });
+    await this.press(tools.getByRole('button', { name: ids[0]?.[0] ?? '' }));
+    const dialog = this.page.getByRole('dialog');
+    for (const [title, id] of ids) {
+      await expect(dialog.getByRole('heading', { name: title })).toBeVisible();
+      await dialog.getByRole('combobox').fill(id);
+      await this.press(dialog.locator(`[data-part="${id}"]`));
+    }
   }
 
   /** Picks a unit of the string, presses what is to be done with it, and takes this part. */
@@ -54,6 +74,24 @@ export class BenchPage {
     await this.unit(unit).click();
     await this.button(command).click();
     await this.pickPart(id, kind);
+  }
+
+  /** Nothing is open beside the drawing. */
+  async expectAllInOrder() {
+    await expect(this.findings()).toContainText(/\d+ checks? in order/);
+    await expect(this.findings().locator('[data-severity="fault"], [data-severity="caution"]')).toHaveCount(0);
+  }
+
+  /** The checks that are in order, one line until they are asked for. */
+  async showChecksInOrder() {
+    await this.findings().locator('details:not([open]) > summary').click();
+  }
+
+  /** A folded section beside the drawing, opened. */
+  async unfold(name: string): Promise<Locator> {
+    const section = this.page.getByRole('region', { name });
+    await section.locator('details:not([open]) > summary').first().click();
+    return section;
   }
 
   findings(): Locator {
@@ -81,7 +119,10 @@ export class BenchPage {
 
   /** Turns a second as shown. */
   async rate(): Promise<number> {
-    const text = await this.page.getByTestId('rate blade-1').innerText();
+    const told = this.page.getByTestId('rate blade-1');
+    // A label is laid before it is placed, and shown then.
+    await expect(told).toBeVisible();
+    const text = await told.innerText();
     return Number(/(\d+\.\d)\s*turns\/s/.exec(text.replace(/\n/g, ' '))?.[1]);
   }
 

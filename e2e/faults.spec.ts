@@ -131,13 +131,13 @@ test('a damaged record among good ones: named, left as it is, the others open', 
   await expect(bench.notice(/Damaged and left as they are: suvra-needle. The other lures are in order/)).toBeVisible();
   await expect(bench.name()).toHaveValue('Hovna Lantern');
   await bench.choose('Mirrow Drum');
-  await bench.button('Lures').click();
+  await bench.button('My lures').click();
   await expect(page.getByRole('menuitem', { name: /Suvra Needle/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   expect(await spoil('suvra-needle', undefined)).toEqual(gnawed);
 
   // As far as it can be read it is opened beside; the record goes out as it lies.
-  await bench.button('Lures').click();
+  await bench.button('My lures').click();
   await page.getByRole('menuitem', { name: /with their drawings/ }).click();
   const asItIs = await bench.exported(() => bench.button('Export suvra-needle as it is').click());
   expect(asItIs.text).toContain('gnawed');
@@ -154,7 +154,7 @@ test('worker death: replaced and asked again; dying again told beside the figure
 }) => {
   await bench.open();
   await expect(page.locator('path.recharts-curve').first()).toBeVisible();
-  await expect(page.getByTestId('stall')).toContainText(/Keeps turning down to 0\.\d+ m\/s/);
+  await expect(page.getByTestId('stall blade-1')).toContainText(/down to\s*0\.\d+\s*m\/s/);
   const closeAll = () =>
     Promise.all(page.workers().map((worker) => worker.evaluate(() => self.close()).catch(() => null)));
   const trouble = page.getByRole('alert').filter({ hasText: 'The curve could not be worked out' });

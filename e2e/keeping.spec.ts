@@ -55,7 +55,7 @@ test('export, wipe, import: the lure is identical', async ({ bench, page }) => {
     for (const { name: each } of await indexedDB.databases()) if (each) indexedDB.deleteDatabase(each);
   });
   await bench.open();
-  await bench.button('Lures').click();
+  await bench.button('My lures').click();
   await expect(page.getByRole('menuitem', { name: /heavier/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   await bench.importText(text);
@@ -70,7 +70,7 @@ test('the same lure twice is only opened; a different one under its id comes bes
   await expect(bench.notice(/here already, the same to the last part/)).toBeVisible();
   await bench.importText(text.replace('Hovna Lantern', 'Hovna Lamp'));
   await expect(bench.name()).toHaveValue('Hovna Lamp');
-  await bench.button('Lures').click();
+  await bench.button('My lures').click();
   await expect(page.getByRole('menuitem', { name: /Hovna/ })).toHaveCount(2);
 });
 
@@ -78,8 +78,9 @@ test('a damaged or foreign file names its first fault and changes nothing', asyn
   await bench.open();
   const { text } = await bench.exported();
   const lures = async () => {
-    await bench.button('Lures').click();
-    const names = await page.getByRole('menuitem').allInnerTexts();
+    await bench.button('My lures').click();
+    // Drawings and sizes come after the names.
+    const names = (await page.getByRole('menuitem').allInnerTexts()).map((text) => text.split('\n')[0]);
     await page.keyboard.press('Escape');
     return names;
   };
@@ -104,6 +105,20 @@ test('a lure put away is put back from the notice', async ({ bench, page }) => {
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(bench.name()).toHaveValue('Hovna Lantern');
   expect((await bench.exported()).text).toBe(text);
+});
+
+test('while a sheet lies over the Bench nothing of it can be reached, also when something is told beside it', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.fromFileMenu('Put this lure away');
+  await expect(bench.notice(/put away/)).toBeVisible();
+  await bench.button('Swap this part').click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  const isInert = (part: string) => page.locator(part).evaluate((at) => at.closest('[inert]') !== null);
+  for (const part of ['header', 'main', 'aside']) expect(await isInert(part), part).toBe(true);
+  expect(await isInert('[data-sonner-toaster]')).toBe(false);
 });
 
 test('a full storage is told; the lure stays, can be exported, and is saved once there is room', async ({

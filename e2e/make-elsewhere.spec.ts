@@ -15,7 +15,7 @@ test('numbers in millimetres, inches and one’s own hand; the drawing at true s
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await make.button('All here: begin').click();
-  await expect(page.locator('dl')).toContainText(/136 mm\s*5\.35 in\s*≈ 6½ thumbs/);
+  await expect(page.locator('dl')).toContainText(/136 mm\s*5 3\/8 in\s*≈ 6½ thumbs/);
   await page.keyboard.press('r');
   await make.button('True size').click();
   await page.getByRole('slider', { name: 'Size of the drawn card' }).focus();

@@ -100,8 +100,8 @@ test('after the first visit everything works with the network cut: reload, new t
   await expect(page.getByTestId('ride')).toContainText(/Depth/);
 
   for (const [menu, item, title] of [
-    ['Lures', /with their drawings/, 'Your lures'],
-    ['Lures', /Start a new lure/, 'What are you building?'],
+    ['My lures', /with their drawings/, 'My lures'],
+    ['My lures', /New lure/, 'What are you building?'],
     ['File', /Your own parts/, 'Measure a blade'],
     ['File', /rules about hooks/, /ules/],
     ['File', /Backup and restore/, 'Backup and restore'],
@@ -115,12 +115,13 @@ test('after the first visit everything works with the network cut: reload, new t
   await bench.button('Ride and line').click();
   await expect(page.getByRole('dialog').locator('.recharts-surface').first()).toBeVisible();
   await page.keyboard.press('Escape');
-  await bench.button('Show at true size').click();
+  await bench.button('As large as it is').click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
   await bench.button('Swap this part').click();
   await expect(page.getByRole('listbox', { name: 'Parts' }).getByRole('option').first()).toBeVisible();
   await page.keyboard.press('Escape');
+  await bench.unfold('Versions');
   await bench.button('Keep').click();
   await bench
     .button(/Compare with/)

@@ -65,6 +65,48 @@ test('a blade is measured with caliper and scale, kept, hung on the lure, and st
   await expect(bench.unit('Per’s French')).toBeVisible();
 });
 
+test('any part is copied and changed: its mass follows, what cannot be is said, and it stands first where it fits; a note goes on the file', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=torvane-lanes');
+  await bench.unit(/bead/i).first().click();
+  await bench.button(/^Copy .* and change it$/).click();
+  const form = page.getByRole('dialog', { name: 'A part of your own' });
+  const mass = form.getByLabel('Mass', { exact: true });
+  const before = await mass.inputValue();
+  await form.getByLabel('Hole', { exact: true }).fill('9 mm');
+  await form.getByLabel('Hole', { exact: true }).press('Enter');
+  await expect(form.getByRole('status')).toContainText('has to be smaller');
+  await expect(form.getByRole('button', { name: 'Keep this part' })).toBeDisabled();
+  await form.getByLabel('Hole', { exact: true }).fill('1.2 mm');
+  await form.getByLabel('Hole', { exact: true }).press('Enter');
+  await form.getByLabel('Diameter', { exact: true }).fill('5 mm');
+  await form.getByLabel('Diameter', { exact: true }).press('Enter');
+  await expect(mass).not.toHaveValue(before);
+  await form.getByLabel('What you call it').fill('Runa’s bead');
+  await expectNothingForAxe(page, { within: '[role=dialog]' });
+  await form.getByRole('button', { name: 'Keep this part' }).click();
+  const own = page.getByRole('dialog', { name: 'Your own parts' });
+  await expect(own.getByRole('list', { name: 'Own parts' })).toContainText('Runa’s bead');
+  // Of another kind one starts from one of its kind.
+  await own.getByLabel('Measure another kind').selectOption('hook');
+  await expect(page.getByRole('dialog', { name: 'A part of your own' }).getByLabel('Gap')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await bench.unit(/bead/i).first().click();
+  await bench.button(/^Swap/).click();
+  await page.getByRole('combobox', { name: /Find by size/ }).fill('runa');
+  await page.keyboard.press('Enter');
+  await expect(bench.unit('Runa’s bead')).toBeVisible();
+  const note = await bench.unfold('Note');
+  await note.getByRole('textbox').fill('Slow along the drowned timber.');
+  await note.getByRole('textbox').blur();
+  await bench.saved();
+  const { text } = await bench.exported();
+  expect(text).toContain('Slow along the drowned timber.');
+  expect(text).toContain('"name": "Runa’s bead"');
+});
+
 test('own rules about hooks: none at first, then every lure is checked against them and can be mended', async ({
   bench,
   page,

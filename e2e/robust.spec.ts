@@ -73,7 +73,7 @@ test('put away here and edited there: the edit brings it back, and is kept', asy
   await other.saved();
   await bench.choose('Drum once more');
   await bench.fromFileMenu('Put this lure away');
-  await bench.button('Lures').click();
+  await bench.button('My lures').click();
   await page.getByRole('menuitem', { name: /with their drawings/ }).click();
   await page.getByText('One lure put away').click();
   await bench.button('Put Drum once more back').click();
@@ -120,9 +120,9 @@ test('a fault in one room: it says so, the rest works, and the last change can b
   await bench.saved();
   // The browser itself fails the drawing from now on.
   await page.evaluate(() => {
-    const { prototype } = CanvasRenderingContext2D;
-    Object.assign(window, { whole: prototype.setTransform });
-    prototype.setTransform = () => {
+    const { prototype } = Worker;
+    Object.assign(window, { whole: prototype.postMessage });
+    prototype.postMessage = () => {
       throw new Error('the canvas is gone');
     };
   });
@@ -132,7 +132,7 @@ test('a fault in one room: it says so, the rest works, and the last change can b
   await expect(failed).toContainText('failed');
   await expect(bench.string()).toBeVisible();
   await page.evaluate(() => {
-    CanvasRenderingContext2D.prototype.setTransform = (window as unknown as { whole: () => void }).whole;
+    Worker.prototype.postMessage = (window as unknown as { whole: () => void }).whole;
   });
   await failed.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(bench.unit('Faceted glass bead')).toBeVisible();

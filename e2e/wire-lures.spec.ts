@@ -34,21 +34,117 @@ test('from bare wire to a tandem spinnerbait without faults', async ({ bench, pa
   await expect(bench.findings()).toContainText('The blunt trailer balloons the skirt');
   await page.getByRole('button', { name: 'Round the head of the trailer' }).click();
   await bench.put('line tie', 'Force a ring over it', 'ring-k1');
-  await expect(bench.findings().getByRole('heading')).toContainText('all in order');
+  await bench.expectAllInOrder();
   await expect(page.getByTestId('rate blade-1')).toContainText('turns/s');
   await expect(page.getByTestId('rate blade-2')).toContainText('turns/s');
   await expect(page.getByText(/Beat/)).toBeVisible();
 
   // Its lengths, its file, its template.
+  await bench.unfold('Lengths to cut');
   await expect(page.getByTestId('cut wire')).toContainText('mm');
   await bench.saved();
   const file = await bench.exported();
-  expect(JSON.parse(file.text)).toMatchObject({ version: 4, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
+  expect(JSON.parse(file.text)).toMatchObject({ version: 5, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
   await bench.importText(file.text);
   await expect(bench.notice(/is here already, the same to the last part/)).toBeVisible();
 
   const results = await new AxeBuilder({ page }).analyze();
   expect(results.violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});
+
+test('places that ask for their next part: a tandem spinnerbait without faults in 20 presses', async ({
+  bench,
+  page,
+}) => {
+  test.slow();
+  await bench.open();
+  await bench.press(bench.button('My lures'));
+  await bench.press(page.getByRole('menuitem', { name: 'New lure' }));
+  const asked = page.getByRole('dialog', { name: 'What are you building?' });
+  await bench.press(
+    asked.getByRole('region', { name: 'Spinnerbait' }).getByRole('button', { name: 'Start with bare wire' }),
+  );
+  await expect(page.getByTestId('labels').getByRole('button', { name: 'A head goes here' })).toBeVisible();
+  await bench.fillSlots([
+    ['A head goes here', 'head-minnow-10-smelt'],
+    ['A hook is cast in the head', 'hook-long-3-0'],
+    ['A bead goes next to the tie', 'bead-brass-4'],
+    ['A blade on its clevis goes here', 'blade-colorado-k1'],
+    ['A bead goes behind it, to turn on', 'bead-glass-4-amber'],
+    ['A spacer tube goes here', 'sleeve-spacer-clear-14'],
+    ['A swivel hangs at the end of the arm', 'swivel-crane-k7'],
+    ['A ring goes in the swivel', 'ring-o1'],
+    ['A blade hangs on this ring', 'blade-willow-k4g'],
+    ['A skirt is pushed on the collar', 'skirt-band-clear'],
+    ['Strands go in this band', 'strip-smelt'],
+  ]);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await bench.press(page.getByRole('button', { name: 'Slide the tube up over the end' }));
+  await bench.expectAllInOrder();
+  await expect(page.getByTestId('rate blade-1')).toContainText('turns/s');
+  await expect(page.getByTestId('rate blade-2')).toContainText('turns/s');
+  expect(bench.presses).toBeLessThanOrEqual(20);
+  test.info().annotations.push({ type: 'presses', description: `tandem spinnerbait: ${bench.presses}` });
+});
+
+test('places that ask: an inline spinner without faults in 18 presses; one can be gone past, and the rest left', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.press(bench.button('My lures'));
+  await bench.press(page.getByRole('menuitem', { name: 'New lure' }));
+  const asked = page.getByRole('dialog', { name: 'What are you building?' });
+  await bench.press(
+    asked.getByRole('region', { name: 'Inline spinner' }).getByRole('button', { name: 'Start with bare wire' }),
+  );
+  await bench.fillSlots([
+    ['A blade on its clevis goes here', 'blade-french-o2'],
+    ['A bead goes behind it, to turn on', 'bead-brass-4'],
+    ['A body goes here', 'weight-barrel-brass-8'],
+    ['A ring goes in the tail loop', 'ring-k2'],
+    ['A hook hangs on this ring', 'hook-treble-6'],
+  ]);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await bench.expectAllInOrder();
+  expect(bench.presses).toBeLessThanOrEqual(18);
+  // What is put on is picked, and the next goes on from there.
+  await bench.unit('Brass bead').click();
+  await bench.button('Insert after').click();
+  await bench.pickPart('bead-glass-4-amber');
+  await bench.button('Insert after').click();
+  await bench.pickPart('bead-brass-3');
+  const order = await bench.order();
+  expect(order.slice(order.indexOf('Brass bead'), order.indexOf('Brass bead') + 3)).toEqual([
+    'Brass bead',
+    'Glass bead',
+    'Brass bead',
+  ]);
+
+  await bench.start('Inline spinner');
+  await page.getByTestId('labels').getByRole('button', { name: 'A blade on its clevis goes here' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('button', { name: 'Without it' }).click();
+  await expect(sheet.getByRole('heading', { name: 'A body goes here' })).toBeVisible();
+  await sheet.getByRole('button', { name: 'Enough for now' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('one search over all kinds: a Colorado for the bare wire goes on with its clevis', async ({ bench, page }) => {
+  await bench.open();
+  await bench.start('Inline spinner');
+  await bench.button('Thread the first part').click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('combobox').fill('#3 colorado');
+  const found = sheet.locator('[data-part][data-fits="true"]').first();
+  await expect(found).toContainText('Colorado blade #3');
+  await found.click();
+  await expect(bench.unit(/clevis/)).toBeVisible();
+  await expect(bench.unit(/Colorado blade #3/)).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByTestId('rate blade-1')).toContainText('turns/s');
+  // What was taken last stands first where it fits again.
+  await bench.button('Swap this part').click();
+  await expect(page.getByRole('dialog').locator('[data-part]').first()).toContainText('Colorado blade #3');
 });
 
 test('from bare wire to a clacking buzzbait: bent in until it ticks, crimped, and without faults', async ({
@@ -78,10 +174,10 @@ test('from bare wire to a clacking buzzbait: bent in until it ticks, crimped, an
   await page.getByRole('combobox', { name: 'How it sits on the wire' }).selectOption('crimped');
   await expect(bench.findings()).toContainText('Rivet crimped: the blade rubs on it');
   await bench.put(/Keel head/, 'Push a skirt on', 'skirt-one-white');
-  await expect(bench.findings().getByRole('heading')).toContainText('all in order');
+  await bench.expectAllInOrder();
 
   // Another inch in it drags, and says so; undo brings the tick back.
-  const bend = page.getByRole('slider', { name: 'Bend 1 of the wire' });
+  const bend = page.getByRole('slider', { name: 'Line tie, on the drawing' });
   await bend.focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowDown');
   await expect(bench.faults()).toContainText(['Blade drags on the head']);
@@ -94,7 +190,7 @@ test('a bend is drawn round by hand and by touch, as one change each, and surviv
   page,
 }) => {
   await bench.open('/bench?lure=stolk-kettle');
-  const bend = page.getByRole('slider', { name: 'Bend 2 of the wire' });
+  const bend = page.getByRole('slider', { name: 'Line tie, on the drawing' });
   const angle = async () => Number(await bend.getAttribute('aria-valuenow'));
   const before = await angle();
   const grip = await bend.locator('circle').last().boundingBox();
@@ -102,7 +198,10 @@ test('a bend is drawn round by hand and by touch, as one change each, and surviv
   await page.mouse.move(grip.x + 6, grip.y + 6);
   await page.mouse.down();
   for (let i = 1; i <= 8; i++) await page.mouse.move(grip.x + 6, grip.y + 6 - i * 3);
+  // What the bend can put wrong stays in sight under the hand.
+  await expect(page.getByRole('list', { name: 'What the bend touches' }).getByRole('listitem').first()).toBeVisible();
   await page.mouse.up();
+  await expect(page.getByRole('list', { name: 'What the bend touches' })).toHaveCount(0);
   await expect.poll(angle).toBeGreaterThan(before + 15);
   const drawn = await angle();
   await bench.saved();
@@ -112,7 +211,7 @@ test('a bend is drawn round by hand and by touch, as one change each, and surviv
   await expect.poll(angle).toBe(before);
   // The same on its slider beside the drawing.
   await bench.unit('line tie').click();
-  const slider = page.getByRole('slider', { name: 'Bend of the line tie' });
+  const slider = page.getByRole('slider', { name: 'Line tie', exact: true });
   await slider.focus();
   await page.keyboard.press('ArrowRight');
   await expect.poll(angle).toBe(before + 1);
@@ -120,14 +219,21 @@ test('a bend is drawn round by hand and by touch, as one change each, and surviv
 
 test('a version is kept, compared, gone back to; the lure starts another as a copy', async ({ bench, page }) => {
   await bench.open('/bench?lure=stolk-kettle');
-  const versions = page.getByRole('region', { name: 'Versions' });
+  const versions = await bench.unfold('Versions');
   await versions.getByRole('textbox').fill('Big beat');
   await versions.getByRole('button', { name: 'Keep' }).click();
   await bench.swap('Colorado blade #5', 'blade-indiana-k4');
   await versions.getByRole('button', { name: 'Compare with Big beat' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Big beat, and now' });
+  const sheet = page.getByRole('dialog', { name: 'Compare Stolk Kettle' });
   await expect(sheet.getByTestId('differences')).toContainText('Colorado blade #5 became Indiana blade #4');
   await expect(sheet.getByRole('img', { name: /in outline over it/ })).toBeVisible();
+  // Two beside it: all figures with their spreads, and which differences are larger than theirs.
+  await sheet.getByRole('textbox', { name: 'Lay another beside it' }).fill('hovna');
+  await sheet.getByRole('button', { name: 'Lay Hovna Lantern beside it' }).click();
+  await expect(sheet.getByRole('columnheader').filter({ hasText: 'Hovna Lantern' })).toBeVisible();
+  const mass = sheet.getByRole('row', { name: /^Mass / });
+  await expect(mass).toContainText(/▼ less/);
+  await expect(sheet.getByRole('row', { name: /^Depth / })).toContainText(/\d\.\d\d to \d\.\d\d/);
   const results = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
   expect(results.violations.map(({ id }) => id)).toEqual([]);
   await page.keyboard.press('Escape');
@@ -139,9 +245,9 @@ test('a version is kept, compared, gone back to; the lure starts another as a co
 
 test('lures are chosen by their drawings, with keys; a bank card sets the true size', async ({ bench, page }) => {
   await bench.open();
-  await bench.button('Lures').click();
+  await bench.button('My lures').click();
   await page.getByRole('menuitem', { name: /All 11, with their drawings/ }).click();
-  const sheet = page.getByRole('dialog', { name: 'Your lures' });
+  const sheet = page.getByRole('dialog', { name: 'My lures' });
   await expect(sheet.locator('li canvas').first()).toBeVisible();
   await sheet.getByRole('combobox', { name: 'Kind' }).selectOption('Buzzbait');
   await expect(sheet.getByRole('listitem')).toHaveCount(2);
@@ -153,7 +259,7 @@ test('lures are chosen by their drawings, with keys; a bank card sets the true s
   await page.keyboard.press('Enter');
   await expect(bench.name()).toHaveValue('Asp Pair');
 
-  await bench.button('Show at true size').click();
+  await bench.button('As large as it is').click();
   const card = page.getByTestId('card');
   await page.getByRole('slider', { name: 'Size of the drawn card' }).fill('4');
   const box = await card.boundingBox();
@@ -163,7 +269,7 @@ test('lures are chosen by their drawings, with keys; a bank card sets the true s
   await expect(page.getByTestId('elevation')).toHaveAttribute('data-px-per-mm', '4');
   await page.reload();
   await expect(page.getByTestId('elevation')).toHaveAttribute('data-px-per-mm', '4');
-  await bench.button('Shown at true size').click();
+  await bench.button('As large as it is').click();
   await expect(page.getByTestId('elevation')).not.toHaveAttribute('data-px-per-mm', '4');
 });
 
@@ -267,7 +373,7 @@ test.describe('on a phone', () => {
     const stage = page.getByTestId('elevation');
     expect((await stage.boundingBox())?.width).toBeLessThanOrEqual(390);
     await bench.unit('line tie').tap();
-    const bend = page.getByRole('slider', { name: 'Bend of the line tie' });
+    const bend = page.getByRole('slider', { name: 'Line tie', exact: true });
     await bend.scrollIntoViewIfNeeded();
     const before = Number(await bend.inputValue());
     const box = await bend.boundingBox();

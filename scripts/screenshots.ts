@@ -14,7 +14,7 @@ interface Picture {
 }
 
 const choose = (name: string) => async (page: Page) => {
-  await page.getByRole('button', { name: 'Lures' }).click();
+  await page.getByRole('button', { name: 'My lures' }).click();
   await page.getByRole('menuitem', { name }).click();
   await page.waitForTimeout(900);
 };
@@ -114,14 +114,14 @@ const PICTURES: readonly Picture[] = [
   {
     name: 'new-lure',
     then: async (page) => {
-      await page.getByRole('button', { name: 'Lures' }).click();
-      await page.getByRole('menuitem', { name: 'Start a new lure' }).click();
+      await page.getByRole('button', { name: 'My lures' }).click();
+      await page.getByRole('menuitem', { name: 'New lure' }).click();
     },
   },
   {
     name: 'lures',
     then: async (page) => {
-      await page.getByRole('button', { name: 'Lures' }).click();
+      await page.getByRole('button', { name: 'My lures' }).click();
       await page.getByRole('menuitem', { name: /with their drawings/ }).click();
       await page.locator('li canvas').first().waitFor();
     },
@@ -133,10 +133,16 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('option', { name: /Willow blade/ }).click();
       await page.getByRole('button', { name: 'Swap this part' }).click();
       await take(page, 'blade-colorado-k4');
-      const bend = page.getByRole('slider', { name: 'Bend 2 of the wire' });
+      const bend = page.getByRole('slider', { name: /on the drawing/ }).nth(1);
       await bend.focus();
       for (let i = 0; i < 2; i++) await page.keyboard.press('Shift+ArrowUp');
+      await page.getByRole('region', { name: 'Versions' }).locator('summary').click();
       await page.getByRole('button', { name: 'Compare with As first fished' }).click();
+      const sheet = page.getByRole('dialog');
+      await sheet.getByLabel('Lay another beside it').last().fill('stolk');
+      await sheet.getByRole('button', { name: 'Lay Stolk Kettle beside it' }).click();
+      await sheet.getByRole('columnheader').filter({ hasText: 'Stolk Kettle' }).waitFor();
+      await sheet.getByRole('row', { name: /^Depth/ }).waitFor();
     },
   },
   {
@@ -167,17 +173,11 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'rules',
+    name: 'front',
     then: async (page) => {
-      await page.getByRole('button', { name: 'File' }).click();
-      await page.getByRole('menuitem', { name: 'Your rules about hooks' }).click();
-      await page.getByLabel('Water or district it holds for').fill('Lake Hovna');
-      await page.getByLabel('Most hooks on a lure').fill('2');
-      await page.getByLabel('No barbs').check();
-      await page.getByLabel('Where you read it').fill('board at the landing');
-      await page.getByLabel('On the day').fill('2031-09-14');
-      await page.getByRole('button', { name: 'Add this rule' }).click();
-      await page.getByRole('list', { name: 'Rules' }).waitFor();
+      await choose('Lommer Clapper')(page);
+      await page.getByRole('button', { name: 'From the front' }).click();
+      await page.getByTestId('from the front').getByText(/pulls/).waitFor();
     },
   },
   {
@@ -204,7 +204,10 @@ for (const { name, width = 1280, height = 800, dark, then } of PICTURES) {
   await page.goto(`${base}/bench`);
   await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
   await page.locator('path.recharts-curve').first().waitFor();
+  // The first picture is the first visit; the others are of people who have read what it is for.
+  if (name !== 'bench' && width >= 1280) await page.getByRole('button', { name: 'Got it' }).click();
   await then?.(page);
+  await page.mouse.move(width / 2, 8);
   await page.waitForTimeout(500);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await context.close();

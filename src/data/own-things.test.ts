@@ -16,7 +16,7 @@ import { MazurkaDatabase } from './database';
 import { asVersion1 } from '@/testing/old-files';
 import version2 from '@/testing/suvra-needle.v2.json';
 import type { Stored } from './guarded';
-import { readLastDrawn, writeLastDrawn } from './last-drawn';
+import { readPicture, writePicture, type KeptPicture } from './kept-picture';
 import { LureStore } from './lure-store';
 import { PartsStore } from './parts-store';
 import { RulesStore } from './rules-store';
@@ -279,7 +279,7 @@ describe('a clock that was set back', () => {
   });
 });
 
-describe('what was last drawn', () => {
+describe('the picture of what was last drawn', () => {
   function shelf(): Storage {
     const kept = new Map<string, string>();
     return {
@@ -292,15 +292,32 @@ describe('what was last drawn', () => {
     };
   }
 
-  it('comes back as it was, and is nothing when it is damaged, of another shape, or cannot be kept', () => {
+  const picture: KeptPicture = {
+    form: 1,
+    lureId: 'mirrow-drum',
+    name: 'Mirrow Drum',
+    system: 'trade',
+    theme: 'dark',
+    things: [],
+    turning: [],
+    reach: { x0M: 0, x1M: 0.08, upM: 0.02, downM: 0.02 },
+    swept: [{ xM: 0, yM: 0.01 }],
+    fixedPxPerMm: null,
+  };
+
+  it('comes back as it was, and is nothing when it is damaged, of another form, or cannot be kept', () => {
     const storage = shelf();
-    const lure = demoLure('mirrow-drum');
-    expect(readLastDrawn(storage)).toBeNull();
-    writeLastDrawn(storage, lure, USUAL_SETTINGS);
-    expect(readLastDrawn(storage)).toEqual({ lure, settings: USUAL_SETTINGS });
-    for (const text of ['{', '[]', '{"lure":{}}']) {
-      storage.setItem('mazurka last drawn', text);
-      expect(readLastDrawn(storage)).toBeNull();
+    expect(readPicture(storage)).toBeNull();
+    writePicture(storage, picture);
+    expect(readPicture(storage)).toEqual(picture);
+    const others = [
+      { ...picture, form: 2 },
+      { ...picture, reach: {} },
+      { ...picture, things: 'none' },
+    ];
+    for (const text of ['{', '[]', 'null', '{"lure":{}}', ...others.map((each) => JSON.stringify(each))]) {
+      storage.setItem('mazurka picture', text);
+      expect(readPicture(storage)).toBeNull();
     }
     const full = {
       ...shelf(),
@@ -308,7 +325,7 @@ describe('what was last drawn', () => {
         throw new DOMException('no room', 'QuotaExceededError');
       },
     };
-    expect(() => writeLastDrawn(full, lure, USUAL_SETTINGS)).not.toThrow();
-    expect(readLastDrawn(undefined)).toBeNull();
+    expect(() => writePicture(full, picture)).not.toThrow();
+    expect(readPicture(undefined)).toBeNull();
   });
 });

@@ -38,6 +38,10 @@ export const settingsSchema = z.strictObject({
   outfit: z._default(outfitSchema, USUAL_OUTFIT),
   /** Counted before the first turn of the handle, s. */
   countdownS: z._default(z.number().check(z.minimum(0), z.maximum(600)), 0),
+  /** What the app is for has been read. */
+  isIntroduced: z._default(z.boolean(), false),
+  /** Parts taken last, the last first: they stand first in every choice they fit. */
+  recentParts: z._default(z.array(z.string().check(z.maxLength(120))).check(z.maxLength(20)), []),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -55,4 +59,6 @@ export const USUAL_SETTINGS: Settings = {
   water: LAKE_WATER,
   outfit: USUAL_OUTFIT,
   countdownS: 0,
+  isIntroduced: false,
+  recentParts: [],
 };

@@ -8,7 +8,9 @@ import { applyEdits } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
 import type { Build, ItemId } from '@/core/lure/lure';
 import { lastPer, oncePer } from '@/core/once';
+import type { Belief } from '@/core/predict/factors';
 import { nominalSpin, predictSpin, type SpinPrediction } from '@/core/predict/spin';
+import { drawElevation, type DrawnThing } from '@/drawing/drawn-things';
 import { motionsOf, type Motion } from '@/drawing/motion';
 
 /** Where all of a build lies, and what of it turns. */
@@ -24,18 +26,31 @@ export const laidOf = oncePer((build: Build): Laid => {
   return { layout, seats: spinSeats(build, layout), films: filmSeats(layout), deltas: deltaSeats(layout) };
 });
 
+/** All of a build that stands still, as it is drawn. */
+export const thingsOf = oncePer((build: Build): readonly DrawnThing[] => drawElevation(build, laidOf(build).layout));
+
 /** kg */
 export const massOf = oncePer((build: Build): number => lureMass(build));
 
 /** How the blades turn at this speed, m/s. */
 export const predictionOf = lastPer(
-  (build: Build, water: Water, speedMps: number, bladeState: BladeState): SpinPrediction =>
-    predictSpin(build, water, [speedMps], bladeState, laidOf(build).layout),
+  (
+    build: Build,
+    water: Water,
+    speedMps: number,
+    bladeState: BladeState,
+    learnt: Belief | null = null,
+  ): SpinPrediction => predictSpin(build, water, [speedMps], bladeState, laidOf(build).layout, learnt),
 );
 
 /** How what turns is to be shown turning. */
-export const motionsWith = lastPer((prediction: SpinPrediction, { seats, films, deltas }: Laid): readonly Motion[] =>
-  motionsOf(seats, films, deltas, prediction),
+export function motionsWith(prediction: SpinPrediction, laid: Laid): readonly Motion[] {
+  return motionsOfPrediction(prediction)(laid);
+}
+
+/** The lure as it is and as last painted are asked for in turn. */
+const motionsOfPrediction = oncePer((prediction: SpinPrediction) =>
+  oncePer(({ seats, films, deltas }: Laid): readonly Motion[] => motionsOf(seats, films, deltas, prediction)),
 );
 
 const NONE: ReadonlyMap<ItemId, number> = new Map();

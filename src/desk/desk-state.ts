@@ -4,7 +4,8 @@ import type { BladeState } from '@/core/in-water/bearing';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
 import type { HookRule } from '@/core/judgement/hook-rule';
-import type { Lure } from '@/core/lure/lure';
+import type { Build, Lure, LureId } from '@/core/lure/lure';
+import type { Learnt } from '@/core/predict/readings';
 import type { Part } from '@/core/parts/part';
 import type { ShelfEntry } from '@/data/stored';
 import type { DamagedRecord } from '@/data/lure-store';
@@ -19,7 +20,6 @@ export type Saving =
 
 /** Something to tell the user once. */
 export interface Notice {
-  readonly number: number;
   readonly tone: 'news' | 'trouble';
   readonly text: string;
   /** The way back, where there is one. */
@@ -27,12 +27,10 @@ export interface Notice {
 }
 
 /** A sheet laid over the bench. */
-export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'backup';
+export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'front' | 'backup';
 
 export interface DeskState {
   readonly history: LureHistory | null;
-  /** The lure is only what was last drawn: storage is not open yet, and nothing can be done to it. */
-  readonly isPreview: boolean;
   readonly saving: Saving;
   readonly settings: Settings;
   /** What the list shows, last changed first. */
@@ -42,6 +40,8 @@ export interface DeskState {
   readonly picked: Pick | null;
   /** A change under the hand, shown and not yet done: a bend being bent, a slider being slid. */
   readonly draft: Draft | null;
+  /** What readings have taught of a lure as it is; null before any. */
+  readonly learnt: LearntOf | null;
   /** What has happened to the blades, to try what it does; not kept. */
   readonly bladeState: BladeState;
   /** Counted up to ask the worker all over again, after it failed. */
@@ -49,9 +49,29 @@ export interface DeskState {
   readonly rules: readonly HookRule[];
   readonly ownParts: readonly Part[];
   readonly sheet: SheetName | null;
-  /** The version that the compare sheet lays beside the lure. */
-  readonly compared: number;
+  /** The part that the sheet of own parts is to copy; null for none. */
+  readonly copied: Part | null;
+  /** What the compare sheet lays beside the lure, at most two. */
+  readonly compared: readonly Beside[];
+  /** Told last. */
   readonly notice: Notice | null;
+  /** Told and not yet shown, in order: what shows them loads with the first. */
+  readonly untold: readonly Notice[];
+}
+
+/** A version of the open lure, or another lure, laid beside it. */
+export type Beside = { readonly of: 'version'; readonly index: number } | { readonly of: 'lure'; readonly id: LureId };
+
+export interface LearntOf {
+  readonly build: Build;
+  readonly belief: Learnt['belief'];
+  /** By place among the readings that are of this build. */
+  readonly unused: Learnt['unused'];
+}
+
+/** What readings have taught of this build; null where nothing was measured of it, or that is not worked out yet. */
+export function beliefOf({ learnt }: DeskState, build: Build): LearntOf['belief'] | null {
+  return learnt?.build === build ? learnt.belief : null;
 }
 
 export interface Draft {
@@ -61,24 +81,34 @@ export interface Draft {
 
 export const useDesk = create<DeskState>(() => ({
   history: null,
-  isPreview: false,
   saving: { state: 'saved' },
   settings: USUAL_SETTINGS,
   lures: [],
   damaged: [],
   picked: null,
   draft: null,
+  learnt: null,
   bladeState: 'clean',
   round: 0,
   rules: [],
   ownParts: [],
   sheet: null,
-  compared: 0,
+  copied: null,
+  compared: [],
   notice: null,
+  untold: [],
 }));
 
 export function tell(tone: Notice['tone'], text: string, action: Notice['action'] = null) {
-  useDesk.setState({ notice: { number: (useDesk.getState().notice?.number ?? 0) + 1, tone, text, action } });
+  const notice = { tone, text, action };
+  useDesk.setState(({ untold }) => ({ notice, untold: [...untold, notice] }));
+}
+
+/** All that is told and not yet shown, by now taken to be shown. */
+export function takeUntold(): readonly Notice[] {
+  const { untold } = useDesk.getState();
+  useDesk.setState({ untold: [] });
+  return untold;
 }
 
 /** Shows the lure as it would be with these edits, until they are done or dropped. */
@@ -104,10 +134,23 @@ export function openSheet(sheet: SheetName) {
   useDesk.setState({ sheet });
 }
 
-export function closeSheet() {
-  useDesk.setState({ sheet: null });
+/** Opens the sheet of own parts on a copy of this one. */
+export function copyPart(copied: Part) {
+  useDesk.setState({ sheet: 'parts', copied });
 }
 
-export function compareWith(compared: number) {
+export function closeSheet() {
+  useDesk.setState({ sheet: null, copied: null });
+}
+
+export function compareWith(compared: readonly Beside[]) {
   useDesk.setState({ sheet: 'compare', compared });
+}
+
+export function layBeside(beside: Beside) {
+  useDesk.setState(({ compared }) => ({ compared: [...compared, beside] }));
+}
+
+export function takeFromBeside(beside: Beside) {
+  useDesk.setState(({ compared }) => ({ compared: compared.filter((each) => each !== beside) }));
 }

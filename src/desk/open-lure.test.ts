@@ -8,9 +8,9 @@ import { writeLureFile } from '@/core/files/lure-file';
 import type { Lure } from '@/core/lure/lure';
 import { stores } from '@/data/stores';
 import { bendTo } from '@/core/lure/bending';
-import { pick, showDraft, useDesk } from './desk-state';
+import { pick, showDraft, takeUntold, tell, useDesk } from './desk-state';
 import { changeSettings } from './settings';
-import { drawingStands, change, doDraft, openLure, perform, saveWhole, startBench } from './open-lure';
+import { change, doDraft, openLure, perform, saveWhole, startBench } from './open-lure';
 import { duplicateLure, importLureText, removeOpenLure, startNewLure } from './shelf';
 
 const state = () => useDesk.getState();
@@ -33,7 +33,6 @@ const rename = (name: string) => change('rename', [{ kind: 'rename', name }]);
 let stop: () => void = () => undefined;
 beforeEach(async () => {
   vi.stubGlobal('window', { history: { replaceState: vi.fn() } });
-  drawingStands();
   stop = await startBench(null);
   const first = DEMO_LURES[0];
   if (first && state().lures.some(({ id }) => id === first.id)) await openLure(first.id as LureId);
@@ -52,12 +51,20 @@ describe('the open lure', () => {
     if (!other) throw new Error('there are three');
     await openLure(other.id);
     stop();
-    drawingStands();
     stop = await startBench(null);
     expect(lure().id).toBe(other.id);
     stop();
     stop = await startBench('mirrow-drum');
     expect(lure().id).toBe('mirrow-drum');
+  });
+
+  it('what is told while nothing shows it yet is shown in order, each once', () => {
+    takeUntold();
+    tell('news', 'one');
+    tell('trouble', 'two');
+    expect(takeUntold().map(({ text }) => text)).toEqual(['one', 'two']);
+    expect(takeUntold()).toEqual([]);
+    expect(state().notice?.text).toBe('two');
   });
 
   it('shows a command at once and writes the commands in order behind it', async () => {

@@ -10,16 +10,16 @@ import { isSame } from '@/core/same';
 import { FIRST_LURE } from '@/demo/first-lure';
 import type { Pick } from '@/drawing/drawn-things';
 import type { StorageFailure } from '@/data/failure';
-import { readLastDrawn } from '@/data/last-drawn';
 import { dropUnsaved, keepUnsaved } from '@/data/unsaved';
 import type { OpenLure, PerformResult } from '@/data/lure-store';
 import { refusalWords } from '@/words/refusal-words';
 import { PERSISTENCE_WORDS, storageFailureWords } from '@/words/storage-words';
 import { changeSettings, showStoredSettings } from './settings';
 import { tell, useDesk } from './desk-state';
-import './keep-drawn';
+import './keep-picture';
 import { bringBackUnsaved } from './recovery';
 import { painted } from './painted';
+import { lookAtRest } from './stage/stage-look';
 import { openStores } from './stores';
 
 const { setState, getState } = useDesk;
@@ -36,7 +36,6 @@ let stopFollowing: (() => void) | null = null;
 
 /** @param wanted the id of the lure asked for by the page's address */
 export async function startBench(wanted: string | null): Promise<() => void> {
-  if (showLastDrawn(wanted)) await drawing.stands;
   const seeded = await seed();
   if (!seeded.ok) {
     showWithoutStorage(seeded.failure);
@@ -85,26 +84,6 @@ async function catchUp(id: LureId) {
   await follow();
 }
 
-/** Told by the page once the first drawing is painted: what is not needed for it waits for that. */
-const drawing = (() => {
-  let tell: () => void = () => undefined;
-  const stands = new Promise<void>((resolve) => {
-    tell = resolve;
-  });
-  return { stands, tell };
-})();
-
-export const drawingStands = drawing.tell;
-
-/** Puts on the bench what stood there last, or on a first visit the lure a newcomer sees, until storage is open. */
-function showLastDrawn(wanted: string | null): boolean {
-  const last = readLastDrawn(globalThis.localStorage);
-  const lure = last?.lure ?? FIRST_LURE;
-  if (wanted !== null && wanted !== lure.id) return false;
-  setState({ history: startHistory(lure), isPreview: true, ...(last ? { settings: last.settings } : {}) });
-  return true;
-}
-
 /** Storage cannot be used at all: a demo lure stands on the bench all the same and can be worked on and exported. */
 function showWithoutStorage(failure: StorageFailure | null) {
   const lure = FIRST_LURE;
@@ -113,7 +92,6 @@ function showWithoutStorage(failure: StorageFailure | null) {
   setState({
     history,
     lures: [],
-    isPreview: false,
     picked: firstBlade(lure),
     saving: failure ? { state: 'failed', failure } : { state: 'saved' },
   });
@@ -169,9 +147,9 @@ export async function openLure(id: LureId): Promise<boolean> {
   }
   stored = read.value;
   waiting = [];
+  lookAtRest();
   setState({
     history: read.value.history,
-    isPreview: false,
     picked: firstBlade(read.value.history.lure),
     bladeState: 'clean',
     saving: { state: 'saved' },
@@ -219,8 +197,8 @@ async function adopt(id: LureId) {
 
 /** Does something to the open lure. Returns false, with the reason told, when it cannot be. */
 export function perform(command: Command): boolean {
-  const { history, isPreview } = getState();
-  if (!history || isPreview) return false;
+  const { history } = getState();
+  if (!history) return false;
   const result = performCommand(history, command);
   if (!result.ok) {
     if (result.refusal.code !== 'nothingToDo') tell('trouble', refusalWords(result.refusal));

@@ -21,6 +21,16 @@ export function changeSettings(changes: Partial<Settings>) {
     .finally(() => onTheWay--);
 }
 
+/** From one system of measures to the other. */
+export function changeMeasures() {
+  changeSettings({ system: getState().settings.system === 'metric' ? 'trade' : 'metric' });
+}
+
+/** @param isDark as it is shown now, whether chosen or the device's own */
+export function changeTheme(isDark: boolean) {
+  changeSettings({ theme: isDark ? 'light' : 'dark' });
+}
+
 /** Shows what storage holds, unless something newer is on its way there. */
 export function showStoredSettings(settings: Settings) {
   if (onTheWay === 0) setState({ settings });

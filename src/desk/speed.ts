@@ -1,6 +1,7 @@
 /** The speed through the water that a retrieve gives, and how each way of saying it is shown. */
 import type { Retrieve } from '@/data/settings';
-import { showSpeed } from '@/core/units/write';
+import type { SpeedUnit } from '@/words/spin-words';
+import { inUnit, showSpeed, type UnitSystem } from '@/core/units/write';
 
 export function retrieveSpeed(retrieve: Retrieve): number {
   return retrieve.by === 'reel' ? retrieve.turnsPerS * retrieve.linePerTurnM : retrieve.speedMps;
@@ -15,17 +16,54 @@ export const SPEED_WAYS: readonly { readonly by: Retrieve['by']; readonly name: 
 
 /** The other way of saying it: what the reel gives, or the three units. */
 export function speedInWords(retrieve: Retrieve): string {
-  const speed = retrieveSpeed(retrieve);
+  return otherWays(retrieve).join('  ·  ');
+}
+
+/** The first of them, where one will do. */
+export function oneSpeedInWords(retrieve: Retrieve): string {
+  return otherWays(retrieve)[0] ?? '';
+}
+
+function otherWays(retrieve: Retrieve): string[] {
   const units = (['mps', 'kmh', 'mph'] as const).filter((unit) => unit !== retrieve.by);
-  return units.map((unit) => showSpeed(speed, unit)).join('  ·  ');
+  return units.map((unit) => showSpeed(retrieveSpeed(retrieve), unit));
 }
 
 /** Changes the way of saying it and keeps the speed. */
 export function sayBy(retrieve: Retrieve, by: Retrieve['by']): Retrieve {
-  const speedMps = retrieveSpeed(retrieve);
-  return by === 'reel'
-    ? { ...retrieve, by, turnsPerS: Number((speedMps / retrieve.linePerTurnM).toFixed(3)) }
-    : { ...retrieve, by, speedMps };
+  return atSpeed({ ...retrieve, by }, retrieveSpeed(retrieve));
 }
 
 export const FASTEST_SHOWN_MPS = 2;
+
+/** In handle turns or in its own unit: how fast a retrieve is, as its number. */
+export function retrieveNumber(retrieve: Retrieve): number {
+  return retrieve.by === 'reel' ? retrieve.turnsPerS : inUnit(retrieve.speedMps, retrieve.by);
+}
+
+/** The retrieve at another speed through the water, said in the same way. */
+export function atSpeed(retrieve: Retrieve, speedMps: number): Retrieve {
+  return retrieve.by === 'reel'
+    ? { ...retrieve, turnsPerS: Number((speedMps / retrieve.linePerTurnM).toFixed(3)) }
+    : { ...retrieve, speedMps };
+}
+
+/** Round speeds along an axis up to the fastest shown, in the unit the retrieve is said in. */
+export function speedTicks(
+  by: Retrieve['by'],
+  linePerTurnM: number,
+): { readonly mps: number; readonly text: string }[] {
+  const perMps = by === 'reel' ? 1 / linePerTurnM : inUnit(1, by);
+  const most = FASTEST_SHOWN_MPS * perMps;
+  const step = [0.25, 0.5, 1, 2, 5, 10].find((each) => most / each <= 6) ?? 20;
+  return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => ({
+    mps: (i * step) / perMps,
+    text: String(i * step),
+  }));
+}
+
+/** The unit that speeds are told in beside the retrieve: its own, or with a reel that of the chosen measures. */
+export function speedUnitOf({ by }: Retrieve, system: UnitSystem): SpeedUnit {
+  if (by !== 'reel') return by;
+  return system === 'metric' ? 'mps' : 'mph';
+}

@@ -10,13 +10,15 @@ export interface LurePictureProps {
   readonly height: number;
   /** Pixels per millimetre at most: lures in one list are drawn to one scale as far as they fit. */
   readonly scale: number;
+  /** Those that it is drawn beside: all to one scale, their line ties at one place. */
+  readonly beside?: readonly Build[];
   /** Another build laid over it in outline. */
   readonly over?: Build;
   readonly label?: string;
 }
 
 /** A whole lure, still, within a box. */
-export function LurePicture({ build, width, height, scale, over, label }: LurePictureProps) {
+export function LurePicture({ build, width, height, scale, beside, over, label }: LurePictureProps) {
   const ref = useRef<HTMLCanvasElement>(null);
   useLayoutEffect(() => {
     const canvas = ref.current;
@@ -26,11 +28,16 @@ export function LurePicture({ build, width, height, scale, over, label }: LurePi
     [canvas.width, canvas.height] = [Math.round(width * ratio), Math.round(height * ratio)];
     const lure = stillLure(build);
     const other = over ? stillLure(over) : null;
-    const { pxPerMm, originX, originY } = frameFor(other ? [lure, other] : [lure], width, height, scale);
+    const { pxPerMm, originX, originY } = frameFor(
+      [lure, ...(other ? [other] : []), ...(beside ?? []).map(stillLure)],
+      width,
+      height,
+      scale,
+    );
     context.setTransform(pxPerMm * ratio, 0, 0, pxPerMm * ratio, originX * ratio, originY * ratio);
     paintStill(context, lure);
     if (other) traceStill(context, other, getComputedStyle(canvas).getPropertyValue('--accent') || '#0b5a5f');
-  }, [build, over, width, height, scale]);
+  }, [build, beside, over, width, height, scale]);
   return (
     <canvas
       ref={ref}

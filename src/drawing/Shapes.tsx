@@ -11,7 +11,8 @@ export const Shapes = memo(function Shapes({ shapes }: { readonly shapes: readon
       fill={fill === undefined ? 'none' : typeof fill === 'string' ? fill : `url(#${fill.id})`}
       stroke={stroke}
       strokeWidth={strokeWidth}
-      opacity={opacity}
+      fillOpacity={opacity}
+      strokeOpacity={opacity}
       strokeLinecap={round ? 'round' : undefined}
       strokeLinejoin="round"
       strokeDasharray={dash?.join(' ')}

@@ -15,7 +15,8 @@ import { drawElevation, linePose, type DrawnThing } from './drawn-things';
 import { boxOfWay } from './paint-canvas';
 import type { Shape } from './shape';
 import { trailerShapes } from './soft-shapes';
-import { stageScale, sweptBox, viewOf } from './stage-view';
+import { heights, reachOf, sweptCorners } from './stage-reach';
+import { AT_REST, RULE_PX, stageScale, sweptBox, viewOf } from './stage-view';
 import { frameFor, stillLure } from './still-lure';
 
 const sound = plainBait();
@@ -151,8 +152,9 @@ describe('where a bait is drawn', () => {
         (start, angleRad, width) => {
           const lure = bentAt(start, 3, { angleRad });
           const still = stillLure(lure.build);
-          const view = viewOf(stageScale(still.layout, still.motions, width, 420));
-          expect(view.heightPx).toBeLessThanOrEqual(421);
+          const view = viewOf(
+            stageScale(reachOf(still.layout, still.motions), { widthPx: width, heightPx: 420, topPx: 56 }),
+          );
           expect(view.toX(still.layout.x0M)).toBeGreaterThanOrEqual(0);
           expect(view.toX(still.layout.x1M)).toBeLessThanOrEqual(width + 0.01);
           expect(view.originY - still.layout.y1M * 1000 * view.pxPerMm).toBeGreaterThanOrEqual(0);
@@ -177,18 +179,34 @@ describe('where a bait is drawn', () => {
     );
   });
 
-  it('at true size keeps the scale asked for, and the stage grows to hold the lure', () => {
+  it('at true size keeps the scale asked for, its middle in the middle; nearer, it keeps the place moved to', () => {
     const { layout, motions } = stillLure(sound.build);
-    const view = stageScale(layout, motions, 390, 300, 4.2);
-    expect(view.pxPerMm).toBe(4.2);
-    expect(view.widthPx).toBeGreaterThanOrEqual((layout.x1M - layout.x0M) * 4200);
+    const room = { widthPx: 390, heightPx: 300, topPx: 0 };
+    const middleMm = ((layout.x0M + layout.x1M) / 2) * 1000;
+    const trueSize = stageScale(reachOf(layout, motions), room, AT_REST, 4.2);
+    expect(trueSize.pxPerMm).toBe(4.2);
+    expect(trueSize.originX + middleMm * trueSize.pxPerMm).toBeCloseTo(195, 9);
+    const near = stageScale(reachOf(layout, motions), room, { zoom: 3, panXMm: 5, panYMm: -2 }, 4.2);
+    expect(near.pxPerMm).toBeCloseTo(12.6, 9);
+    expect(near.originX + (middleMm + 5) * near.pxPerMm).toBeCloseTo(195, 9);
+  });
+
+  it('fills three quarters of the stage at rest, one way or the other', () => {
+    for (const lure of DEMO_LURES) {
+      const { layout, motions } = stillLure(lure.build);
+      const view = stageScale(reachOf(layout, motions), { widthPx: 960, heightPx: 480, topPx: 56 });
+      const { upM, downM } = heights(layout, motions);
+      const across = ((layout.x1M - layout.x0M) * 1000 * view.pxPerMm) / 960;
+      const up = ((upM + downM) * 1000 * view.pxPerMm) / (480 - 56 - RULE_PX);
+      expect(Math.max(across, up), lure.name).toBeGreaterThanOrEqual(0.75);
+    }
   });
 
   it('what is painted sixty times a second holds every blade at its widest, and is less than the stage', () => {
     for (const lure of DEMO_LURES) {
       const { layout, motions } = stillLure(lure.build);
-      const view = viewOf(stageScale(layout, motions, 960, 400));
-      const box = sweptBox(layout, motions, view);
+      const view = viewOf(stageScale(reachOf(layout, motions), { widthPx: 960, heightPx: 400, topPx: 0 }));
+      const box = sweptBox(sweptCorners(layout, motions), view);
       expect(box.width * box.height).toBeLessThan(view.widthPx * view.heightPx);
       for (const { line, holeM, dropM, reachM, spreadRad } of motions) {
         for (const side of [-1, 1]) {
@@ -205,8 +223,7 @@ describe('where a bait is drawn', () => {
         }
       }
     }
-    expect(sweptBox(layOut(sound.build), [], viewOf(stageScale(layOut(sound.build), [], 900, 300)))).toMatchObject({
-      width: 0,
-    });
+    const bare = viewOf(stageScale(reachOf(layOut(sound.build), []), { widthPx: 900, heightPx: 300, topPx: 0 }));
+    expect(sweptBox(sweptCorners(layOut(sound.build), []), bare)).toMatchObject({ width: 0 });
   });
 });

@@ -3,7 +3,7 @@ import { headProfile } from '../core/parts/head-form';
 import { radiusProfile } from '../core/parts/bored';
 import type { PartOf } from '../core/parts/part';
 import type { Head } from '../core/parts/kinds/head';
-import { darker, lighter } from './colour';
+import { darker, edgeOf, lighter } from './colour';
 import { paintOf } from './paint';
 import { OUTLINE_MM } from './part-shapes';
 import { wireStrokes } from './bent-wire';
@@ -34,13 +34,13 @@ export function headShapes(head: Head): Shape[] {
         { x: end, y: 0.6 },
       ]),
       fill: paintOf(head.finish, 'across'),
-      stroke: darker(hex, 0.5),
+      stroke: edgeOf(hex, 0.5),
       strokeWidth: OUTLINE_MM,
     },
     {
       d: polygon([...up, ...down.reverse()]),
       fill: paintOf(head.finish, 'across'),
-      stroke: darker(hex, 0.55),
+      stroke: edgeOf(hex, 0.55),
       strokeWidth: OUTLINE_MM,
     },
     ...(isBare
@@ -50,13 +50,13 @@ export function headShapes(head: Head): Shape[] {
               { x: length * 0.06, y: 0 },
               { x: length * 0.94, y: 0 },
             ]),
-            stroke: darker(hex, 0.3),
+            stroke: edgeOf(hex, 0.3),
             strokeWidth: 0.14,
             opacity: 0.6,
           },
         ]
       : [
-          { d: ellipse(eyeX, eyeY, eye, eye), fill: '#f3efe2', stroke: darker(hex, 0.6), strokeWidth: 0.12 },
+          { d: ellipse(eyeX, eyeY, eye, eye), fill: '#f3efe2', stroke: edgeOf(hex, 0.6), strokeWidth: 0.12 },
           { d: ellipse(eyeX - eye * 0.1, eyeY, eye * 0.52, eye * 0.52), fill: '#161a1c' },
         ]),
   ];
@@ -93,7 +93,7 @@ export function swivelShapes(part: PartOf<'swivel'>): Shape[] {
     {
       d: turned([{ x: inset, y: 0 }, ...profile, { x: length - inset, y: 0 }]),
       fill: paintOf(part.finish, 'across'),
-      stroke: darker(hex, 0.5),
+      stroke: edgeOf(hex, 0.5),
       strokeWidth: OUTLINE_MM,
     },
     ...[-0.18, 0.18].map((share) => ({
@@ -101,7 +101,7 @@ export function swivelShapes(part: PartOf<'swivel'>): Shape[] {
         { x: middle + share * barrel * 2, y: -barrel * 0.92 },
         { x: middle + share * barrel * 2, y: barrel * 0.92 },
       ]),
-      stroke: darker(hex, 0.4),
+      stroke: edgeOf(hex, 0.4),
       strokeWidth: 0.12,
       opacity: 0.6,
     })),
@@ -129,7 +129,7 @@ export function bodyShapes(part: PartOf<'body'>): Shape[] {
     {
       d: turned([{ x: from, y: 0 }, ...profile, { x: end, y: 0 }]),
       fill: paintOf(part.finish, 'across'),
-      stroke: darker(part.finish.hex, 0.55),
+      stroke: edgeOf(part.finish.hex, 0.55),
       strokeWidth: OUTLINE_MM,
     },
   ];
@@ -196,7 +196,7 @@ export function deltaFlat(part: PartOf<'deltaBlade'>): Shape[] {
     ...([1, -1] as const).map((up) => ({
       d: lobe(up),
       fill: up === 1 ? lighter(hex, 0.25) : darker(hex, 0.18),
-      stroke: darker(hex, 0.5),
+      stroke: edgeOf(hex, 0.5),
       strokeWidth: OUTLINE_MM,
     })),
     { d: rectangle(-0.6, -0.9, 0.6, 0.9), fill: darker(hex, 0.2) },

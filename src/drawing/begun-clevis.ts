@@ -2,9 +2,10 @@
 import type { Layout } from '../core/geometry/layout';
 import { childrenOf, type Build } from '../core/lure/lure';
 import { faceOnShapes } from './blade-mesh';
-import { darker } from './colour';
+import { edgeOf } from './colour';
 import { linePose, type DrawnThing } from './drawn-things';
-import { clevisOutline, OUTLINE_MM } from './part-shapes';
+import { clevisOutline } from './clevis-outline';
+import { OUTLINE_MM } from './part-shapes';
 
 const MM = 1000;
 /** How far an open clevis leans, and its blade hangs from it, the second less than the first, rad. */
@@ -37,8 +38,8 @@ export function begunClevises(build: Build, layout: Layout): DrawnThing[] {
       liftMm: 0,
       mirrored: false,
       shapes: [
-        { d: bow, stroke: darker(hex, 0.3), strokeWidth: part.lobeThicknessM * MM, round: true },
-        { d: legs, fill: hex, stroke: darker(hex, 0.5), strokeWidth: OUTLINE_MM },
+        { d: bow, stroke: edgeOf(hex, 0.3), strokeWidth: part.lobeThicknessM * MM, round: true },
+        { d: legs, fill: hex, stroke: edgeOf(hex, 0.5), strokeWidth: OUTLINE_MM },
       ],
       hit: { x0: from, x1: from + span, halfHeight: part.dropM * MM + leg1 },
       way: null,

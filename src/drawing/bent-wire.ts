@@ -1,7 +1,7 @@
 /** A bent wire from the side, in millimetres: its lead, its open end, and wire as metal. */
 import type { WireEnd } from '../core/parts/wire-form';
 import type { WirePath } from '../core/carriers/wire-path';
-import { darker, lighter } from './colour';
+import { edgeOf, lighter } from './colour';
 import { polyline, type Point } from './path';
 import type { Shape } from './shape';
 
@@ -21,7 +21,7 @@ export function leadPaths({ sections }: WirePath): string[] {
 /** Round wire along a way: its dark edge, its metal, its light. */
 export function wireStrokes(d: string, wireMm: number, hex: string): Shape[] {
   return [
-    { d, stroke: darker(hex, 0.5), strokeWidth: wireMm, round: true },
+    { d, stroke: edgeOf(hex, 0.5), strokeWidth: wireMm, round: true },
     { d, stroke: hex, strokeWidth: wireMm * 0.7, round: true },
     { d, stroke: lighter(hex, 0.6), strokeWidth: wireMm * 0.22, round: true, opacity: 0.85 },
   ];

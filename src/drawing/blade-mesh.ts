@@ -10,13 +10,14 @@ import type { Blade } from '../core/parts/kinds/blade';
 import type { DeltaBlade } from '../core/parts/kinds/delta-blade';
 import type { FilmBlade } from '../core/parts/kinds/film-blade';
 import type { Finish } from '../core/parts/kinds/common';
+import { oncePer } from '../core/once';
 import { darker, lighter, mix } from './colour';
 import { polygon, scatter, type Point } from './path';
 import type { Shape } from './shape';
 
 const MM = 1000;
-/** Facets along and across: enough to look round, few enough to move sixty times a second. */
-const MOVING = { along: 13, across: 6 } as const;
+/** Facets along and across of one that moves: a smooth one in so many that it looks smooth, of a hammered one each is a mark of the hammer. */
+const MOVING = { smooth: { along: 15, across: 8 }, hammered: { along: 13, across: 6 } } as const;
 const STILL = { along: 24, across: 14 } as const;
 const SMALL = { along: 14, across: 6 } as const;
 const LIGHT = unit([-0.3, 0.75, 0.6]);
@@ -39,41 +40,28 @@ export interface Lobe {
   readonly backFinish: Finish;
 }
 
-const lobes = new WeakMap<Blade, Lobe>();
+/** The same one for as long as the blade is the same; so with the other two. */
+export const lobeOfBlade = oncePer((blade: Blade): Lobe => ({ ...blade, outline: PATTERNS[blade.pattern].outline }));
 
-/** The same one for as long as the blade is the same. */
-export function lobeOfBlade(blade: Blade): Lobe {
-  let lobe = lobes.get(blade);
-  if (!lobe) {
-    lobe = { ...blade, outline: PATTERNS[blade.pattern].outline };
-    lobes.set(blade, lobe);
-  }
-  return lobe;
-}
+export const lobeOfFilm = oncePer((film: FilmBlade): Lobe => ({
+  ...filmLobe(film),
+  outline: FILM_LOBE,
+  pattern: null,
+  holeDiameterM: film.boreM,
+  texture: 'smooth',
+  finish: film.finish,
+  backFinish: film.finish,
+}));
 
-export function lobeOfFilm(film: FilmBlade): Lobe {
-  return {
-    ...filmLobe(film),
-    outline: FILM_LOBE,
-    pattern: null,
-    holeDiameterM: film.boreM,
-    texture: 'smooth',
-    finish: film.finish,
-    backFinish: film.finish,
-  };
-}
-
-export function lobeOfDelta(blade: DeltaBlade): Lobe {
-  return {
-    ...deltaLobe(blade),
-    outline: DELTA_LOBE,
-    pattern: null,
-    holeDiameterM: blade.boreM,
-    texture: 'smooth',
-    finish: blade.finish,
-    backFinish: blade.finish,
-  };
-}
+export const lobeOfDelta = oncePer((blade: DeltaBlade): Lobe => ({
+  ...deltaLobe(blade),
+  outline: DELTA_LOBE,
+  pattern: null,
+  holeDiameterM: blade.boreM,
+  texture: 'smooth',
+  finish: blade.finish,
+  backFinish: blade.finish,
+}));
 
 export interface BladeMesh {
   readonly blade: Lobe;
@@ -100,7 +88,10 @@ export interface DrawnFacet {
   readonly depth: number;
 }
 
-export function bladeMesh(blade: Lobe, { along, across }: { along: number; across: number } = MOVING): BladeMesh {
+export function bladeMesh(
+  blade: Lobe,
+  { along, across }: { along: number; across: number } = MOVING[blade.texture],
+): BladeMesh {
   const { outline } = blade;
   const corners: Vector[] = [];
   for (let i = 0; i <= along; i++) {

@@ -15,3 +15,13 @@ export function mix(a: string, b: string, share: number): string {
 
 export const darker = (hex: string, share: number) => mix(hex, '#0c1210', share);
 export const lighter = (hex: string, share: number) => mix(hex, '#ffffff', share);
+
+/** Blacker than this a piece would be lost on the dark stage without a rim that takes the light. */
+const BLACK = 0.22;
+
+/** The edge of a piece: darker than it, and of a black one lighter, as its rim takes the light. */
+export function edgeOf(hex: string, share: number): string {
+  const [r, g, b] = channels(hex);
+  const brightness = (0.299 * r + 0.587 * g + 0.114 * b) / 255;
+  return brightness < BLACK ? lighter(hex, 0.38) : darker(hex, share);
+}

@@ -6,18 +6,19 @@ import { DEMO_LURES } from '@/demo/scenario';
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { CATALOGUE, partsOfKind } from '../core/parts/catalogue';
 import { bladeReach, planArea } from '../core/parts/outline';
-import { threadParts } from '../core/lure/editing';
+import { takeOff, threadParts } from '../core/lure/editing';
 import { itemOf } from '../core/lure/lure';
 import { layOut } from '../core/geometry/layout';
 import { deltaSeats, filmSeats, spinSeats } from '../core/geometry/seats';
 import { bladeMesh, lobeOfBlade, poseBlade, type BladePose } from './blade-mesh';
-import { mix } from './colour';
+import { edgeOf, mix } from './colour';
 import { drawElevation } from './drawn-things';
 import { paintOf } from './paint';
 import { portrait } from './drawn-kinds';
 import type { Shape } from './shape';
 import { curve, polygon, scatter } from './path';
 import { motionsOf } from './motion';
+import { reachOf } from './stage-reach';
 import { stageScale, viewOf } from './stage-view';
 
 /** All numbers of a path, to be looked at together. */
@@ -185,8 +186,7 @@ describe('the stage', () => {
           deltaSeats(layout),
           predictSpin(build, LAKE_WATER, [0.8]),
         );
-        const view = viewOf(stageScale(layout, motions, width, height));
-        expect(view.heightPx).toBeLessThanOrEqual(height + 1);
+        const view = viewOf(stageScale(reachOf(layout, motions), { widthPx: width, heightPx: height, topPx: 0 }));
         expect(view.toX(layout.x0M)).toBeGreaterThanOrEqual(0);
         expect(view.toX(layout.x1M)).toBeLessThanOrEqual(width);
         expect((view.toX(0.05) - view.toX(0)) / 50).toBeCloseTo(view.pxPerMm, 9);
@@ -220,5 +220,29 @@ describe('paths and paints', () => {
     }
     expect(mix('#000000', '#ffffff', 0.5)).toBe('#808080');
     expect(mix('#102030', '#405060', 2)).toBe('#405060');
+  });
+});
+
+describe('what can be overlooked', () => {
+  it('a clevis without a blade hangs down from the wire; with one it is drawn with the blade, turning', () => {
+    const lure = plainSpinner();
+    const bare = edited(lure, takeOff(lure.build, itemId('blade-1')));
+    const picks = (build: typeof lure.build) => drawElevation(build, layOut(build)).map(({ pick }) => pick);
+    expect(picks(lure.build)).not.toContain('clevis-1');
+    const clevis = drawElevation(bare.build, layOut(bare.build)).find(({ pick }) => pick === 'clevis-1');
+    const heights = clevis?.shapes.flatMap(({ d }) => numbers(d).filter((_, i) => i % 2 === 1)) ?? [];
+    expect(Math.max(...heights)).toBeGreaterThan(2);
+  });
+
+  it('the edge of a black piece is lighter than it, of any other darker', () => {
+    const sum = (hex: string) =>
+      numbers(
+        hex.replace(/#(..)(..)(..)/, (_, r, g, b) => [r, g, b].map((x) => parseInt(String(x), 16)).join(' ')),
+      ).reduce((a, b) => a + b, 0);
+    for (const { finish } of CATALOGUE) {
+      const [edge, own] = [sum(edgeOf(finish.hex, 0.5)), sum(finish.hex)];
+      if (own < 130) expect(edge, finish.name).toBeGreaterThan(own);
+      if (own > 200) expect(edge, finish.name).toBeLessThan(own);
+    }
   });
 });

@@ -12,17 +12,10 @@ import { skirtForm } from '../core/parts/skirt-form';
 import { bodyShapes, deltaFlat, headShapes, keeperShapes, lockShapes, swivelShapes } from './bait-shapes';
 import { leadPaths, wireStrokes } from './bent-wire';
 import { faceOnShapes } from './blade-mesh';
-import { darker } from './colour';
+import { edgeOf } from './colour';
 import { paintOf } from './paint';
-import {
-  boredShapes,
-  clevisOutline,
-  dressingShapes,
-  filmFaceOn,
-  hookShapes,
-  OUTLINE_MM,
-  ringShapes,
-} from './part-shapes';
+import { clevisOutline } from './clevis-outline';
+import { boredShapes, dressingShapes, filmFaceOn, hookShapes, OUTLINE_MM, ringShapes } from './part-shapes';
 import { polyline, rectangle } from './path';
 import { skirtShapes, stripShapes, trailerShapes } from './soft-shapes';
 import type { Shape } from './shape';
@@ -66,6 +59,13 @@ export interface DrawnKind<P> {
 }
 
 /** Nothing of it is drawn by itself. */
+/** A shrink tube before the flame: straight, as wide as it is sold; from x = 0, mm. */
+export function tubeAsSold({ suppliedBoreM, suppliedWallM, finish }: PartOf<'shrinkTube'>, lengthMm: number) {
+  const radius = (suppliedBoreM * MM) / 2 + suppliedWallM * MM;
+  const shapes: Shape[] = [{ d: rectangle(0, -radius, lengthMm, radius), fill: paintOf(finish, 'across') }];
+  return { radius, shapes };
+}
+
 const ELSEWHERE = { follows: 'part', shapes: () => [], reachM: outsideRadius } as const;
 const PART = { follows: 'part', reachM: outsideRadius } as const;
 
@@ -156,13 +156,9 @@ export const DRAWN: { readonly [K in PartKind]: DrawnKind<PartOf<K>> } = {
   shrinkTube: {
     ...ELSEWHERE,
     depth: 'covers',
-    portrait: ({ suppliedBoreM, suppliedWallM, finish }) => {
-      const radius = (suppliedBoreM * MM) / 2 + suppliedWallM * MM;
-      return {
-        shapes: [{ d: rectangle(0, -radius, 18, radius), fill: paintOf(finish, 'across') }],
-        width: 18,
-        height: 2 * radius,
-      };
+    portrait: (part) => {
+      const { radius, shapes } = tubeAsSold(part, 18);
+      return { shapes, width: 18, height: 2 * radius };
     },
   },
   head: {
@@ -252,8 +248,8 @@ function clevisPortrait(part: PartOf<'clevis'>): Portrait {
   const { hex } = part.finish;
   return {
     shapes: [
-      { d: bow, stroke: darker(hex, 0.3), strokeWidth: part.lobeThicknessM * MM, round: true },
-      { d: legs, fill: hex, stroke: darker(hex, 0.5), strokeWidth: OUTLINE_MM },
+      { d: bow, stroke: edgeOf(hex, 0.3), strokeWidth: part.lobeThicknessM * MM, round: true },
+      { d: legs, fill: hex, stroke: edgeOf(hex, 0.5), strokeWidth: OUTLINE_MM },
     ],
     width: span,
     height: 2 * (part.dropM + part.lobeThicknessM) * MM,
@@ -271,7 +267,7 @@ function skirtPortrait({ collarLengthM, collarDiameterM, strands, finish }: Part
       {
         d: rectangle(0, -radius, collar, radius),
         fill: paintOf(finish, 'across'),
-        stroke: darker(finish.hex, 0.5),
+        stroke: edgeOf(finish.hex, 0.5),
         strokeWidth: OUTLINE_MM,
       },
     ],

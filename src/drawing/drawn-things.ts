@@ -25,13 +25,16 @@ import {
   type ItemId,
   type Spot,
 } from '../core/lure/lure';
-import { carrierRoom, wireEnd } from '../core/carriers/carrier';
+import { carrierRoom, wireEnd, type Carrier } from '../core/carriers/carrier';
+import { lastPer } from '../core/once';
 import { spinSeats } from '../core/geometry/seats';
 import type { Part } from '../core/parts/part';
-import { darker, lighter } from './colour';
+import { edgeOf, lighter } from './colour';
 import { drawnKind, type Depth, type Piece } from './drawn-kinds';
 import { paintOf } from './paint';
 import { bentEndShapes, leadPaths, wireStrokes } from './bent-wire';
+import { clevisOutline } from './clevis-outline';
+import { OUTLINE_MM } from './part-shapes';
 import type { Shape } from './shape';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
@@ -127,9 +130,24 @@ export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
     ...wires.map(shaft),
     ...(['head', 'skirt', 'lock'] as const).flatMap((depth) => onHead.filter(isAt(depth)).map(off)),
     ...strung.filter(isAt('wire', 'behind', 'tail')).map(({ wire, placed }) => drawEntry(build, wire, placed)),
+    ...wires.flatMap((wire) => emptyClevises(build, wire)),
     ...over.map(off),
     ...strung.filter(isAt('covers')).map(({ wire, placed }) => drawTube(build, wire, placed, layout)),
   ];
+}
+
+/** A clevis that carries nothing hangs straight down: one with a blade is drawn with it, turning. */
+function emptyClevises(build: Build, { laid, run }: DrawnWire): DrawnThing[] {
+  return laid.clevises
+    .filter(({ item }) => childrenOf(build, item.id).length === 0)
+    .map(({ item, clevis, foreM, aftM }) => {
+      const { legs, bow } = clevisOutline(clevis, (aftM - foreM) * MM, -1);
+      const { hex } = clevis.finish;
+      return thing(item.id, run, foreM, aftM, clevis.dropM, [
+        { d: bow, stroke: edgeOf(hex, 0.25), strokeWidth: clevis.lobeThicknessM * MM * 0.9, round: true },
+        { d: legs, fill: lighter(hex, 0.1), stroke: edgeOf(hex, 0.5), strokeWidth: OUTLINE_MM },
+      ]);
+    });
 }
 
 /** A carrier as it is drawn: laid, the line its strand is on, and what is picked of it. */
@@ -190,51 +208,63 @@ function endLoops(wire: DrawnWire): DrawnThing[] {
 
 /** Loop and wraps. Local x runs from the outer end of the loop inward, so that both ends are one drawing. */
 function endLoop(end: End, { laid, run }: DrawnWire): DrawnThing {
-  const { carrier } = laid;
+  const { carrier, wireDiameterM } = laid;
   const pick = spotOf(laid.id, end);
-  const placed: PlacedEnd = laid[end];
-  const { hex } = carrier.wire.finish;
-  const wire = laid.wireDiameterM * MM;
-  const loop = (placed.x1M - placed.x0M) * MM;
-  const wrapsM = placed.wraps.x1M - placed.wraps.x0M;
-  const radius = placed.loopInsideRadiusM * MM + wire / 2;
-  const turns = Math.round((wrapsM * MM) / wire);
-  const wraps = Array.from({ length: turns }, (_, i): Shape[] => {
-    const x = loop + (i + 0.5) * wire;
-    const d = polyline([
-      { x: x - wire * 0.22, y: -wire * 1.05 },
-      { x: x + wire * 0.22, y: wire * 1.05 },
-    ]);
-    return [
-      { d, stroke: darker(hex, 0.5), strokeWidth: wire * 0.98, round: true },
-      { d, stroke: hex, strokeWidth: wire * 0.66, round: true },
-      { d, stroke: lighter(hex, 0.55), strokeWidth: wire * 0.2, round: true, opacity: 0.8 },
-    ];
-  }).flat();
-  const neck = curve([
-    { x: loop / 2 + radius * 0.72, y: -radius * 0.69 },
-    { x: loop - wire * 0.2, y: -wire * 0.7 },
-    { x: loop + wire * 0.6, y: 0 },
-  ]);
-  const ring = ellipse(loop / 2, 0, radius, radius);
-  if (placed.form === 'bentLoop' || placed.form === 'bentOver') {
-    const reachM = placed.loopInsideRadiusM + laid.wireDiameterM;
-    return thing(pick, run, placed.x0M, placed.x1M, reachM, bentEndShapes(wireEnd(carrier, end), wire, hex));
+  const { form, x0M, x1M, wraps, loopInsideRadiusM }: PlacedEnd = laid[end];
+  const shapes = END_SHAPES[end](carrier, form, x1M - x0M, wraps.x1M - wraps.x0M, loopInsideRadiusM, wireDiameterM);
+  if (form === 'bentLoop' || form === 'bentOver') {
+    return thing(pick, run, x0M, x1M, loopInsideRadiusM + wireDiameterM, shapes);
   }
-  const shapes: Shape[] =
-    placed.form === 'plain'
-      ? []
-      : [
-          { d: ring, stroke: darker(hex, 0.5), strokeWidth: wire },
-          { d: ring, stroke: hex, strokeWidth: wire * 0.7 },
-          { d: neck, stroke: darker(hex, 0.4), strokeWidth: wire, round: true },
-          { d: ring, stroke: lighter(hex, 0.6), strokeWidth: wire * 0.2, opacity: 0.85 },
-          ...wraps,
-        ];
-  const x0M = Math.min(placed.x0M, placed.wraps.x0M);
-  const x1M = Math.max(placed.x1M, placed.wraps.x1M);
-  const halfM = placed.loopInsideRadiusM + laid.wireDiameterM;
-  return thing(pick, run, x0M, x1M, halfM, shapes, { mirrored: end === 'tail' });
+  const outer = Math.min(x0M, wraps.x0M);
+  const inner = Math.max(x1M, wraps.x1M);
+  return thing(pick, run, outer, inner, loopInsideRadiusM + wireDiameterM, shapes, { mirrored: end === 'tail' });
+}
+
+/** The shapes of each end stay the same while it does. */
+const END_SHAPES = { nose: lastPer(endShapes('nose')), tail: lastPer(endShapes('tail')) };
+
+function endShapes(end: End) {
+  return (
+    carrier: Carrier,
+    form: PlacedEnd['form'],
+    loopM: number,
+    wrapsM: number,
+    insideRadiusM: number,
+    wireDiameterM: number,
+  ): Shape[] => {
+    const { hex } = carrier.wire.finish;
+    const wire = wireDiameterM * MM;
+    const loop = loopM * MM;
+    if (form === 'plain') return [];
+    if (form === 'bentLoop' || form === 'bentOver') return bentEndShapes(wireEnd(carrier, end), wire, hex);
+    const radius = insideRadiusM * MM + wire / 2;
+    const turns = Math.round((wrapsM * MM) / wire);
+    const wraps = Array.from({ length: turns }, (_, i): Shape[] => {
+      const x = loop + (i + 0.5) * wire;
+      const d = polyline([
+        { x: x - wire * 0.22, y: -wire * 1.05 },
+        { x: x + wire * 0.22, y: wire * 1.05 },
+      ]);
+      return [
+        { d, stroke: edgeOf(hex, 0.5), strokeWidth: wire * 0.98, round: true },
+        { d, stroke: hex, strokeWidth: wire * 0.66, round: true },
+        { d, stroke: lighter(hex, 0.55), strokeWidth: wire * 0.2, round: true, opacity: 0.8 },
+      ];
+    }).flat();
+    const neck = curve([
+      { x: loop / 2 + radius * 0.72, y: -radius * 0.69 },
+      { x: loop - wire * 0.2, y: -wire * 0.7 },
+      { x: loop + wire * 0.6, y: 0 },
+    ]);
+    const ring = ellipse(loop / 2, 0, radius, radius);
+    return [
+      { d: ring, stroke: edgeOf(hex, 0.5), strokeWidth: wire },
+      { d: ring, stroke: hex, strokeWidth: wire * 0.7 },
+      { d: neck, stroke: edgeOf(hex, 0.4), strokeWidth: wire, round: true },
+      { d: ring, stroke: lighter(hex, 0.6), strokeWidth: wire * 0.2, opacity: 0.85 },
+      ...wraps,
+    ];
+  };
 }
 
 function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | null): Piece {
@@ -300,7 +330,7 @@ function drawTube(build: Build, wire: DrawnWire, entry: PlacedEntry, layout: Lay
     {
       d: turned([{ x: 0, y: 0 }, ...profile, { x: (x1M - x0M) * MM, y: 0 }]),
       fill: paintOf(part.finish, 'across'),
-      stroke: darker(part.finish.hex, 0.4),
+      stroke: edgeOf(part.finish.hex, 0.4),
       strokeWidth: 0.12,
       opacity: part.finish.sheen === 'clear' ? 0.7 : 0.94,
     },

@@ -59,6 +59,23 @@ describe('the lure after each step', () => {
     for (const id of ['clevis-1', 'clevis-2', 'blade-1', 'blade-2']) expect(picks).toContain(id);
   });
 
+  it('a tube cut to length is as wide as it is sold: the flame comes later', () => {
+    let seen = 0;
+    for (const { build } of DEMO_LURES) {
+      for (const { step, scene } of eachStep(build)) {
+        if (step.operation.op !== 'cutTubes') continue;
+        for (const thing of scene.lure.things) {
+          const tube = Object.values(build.items).find(({ id }) => id === thing.pick)?.part;
+          if (tube?.kind !== 'shrinkTube') continue;
+          seen++;
+          expect(thing.hit.halfHeight).toBeCloseTo((tube.suppliedBoreM / 2 + tube.suppliedWallM) * 1000, 9);
+          expect(thing.shapes).toHaveLength(1);
+        }
+      }
+    }
+    expect(seen).toBeGreaterThan(0);
+  });
+
   it('any lure that can be reached is drawn at every step, handling and all', () => {
     let steps = 0;
     fc.assert(

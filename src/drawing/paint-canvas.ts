@@ -2,6 +2,7 @@
  * Shapes painted on a canvas whose units are millimetres. Ways and gradients are made once per shape and kept while it
  * lives, so that painting a lure again after a change costs little more than its ink.
  */
+import type { CanvasContext } from './canvas-context';
 import type { DrawnThing } from './drawn-things';
 import type { Paint } from './paint';
 import type { Shape } from './shape';
@@ -9,13 +10,15 @@ import type { Shape } from './shape';
 const ways = new WeakMap<Shape, Path2D>();
 const gradients = new WeakMap<Shape, CanvasGradient>();
 
+export type PlacedShapes = Pick<DrawnThing, 'line' | 'atMm' | 'liftMm' | 'mirrored' | 'shapes'>;
+
 /** Paints things in their places, back to front. */
-export function paintThings(canvas: CanvasRenderingContext2D, things: readonly DrawnThing[]): void {
+export function paintThings(canvas: CanvasContext, things: readonly PlacedShapes[]): void {
   for (const thing of things) inPlace(canvas, thing, () => paintShapes(canvas, thing.shapes));
 }
 
 /** Draws only the outlines of things, in one colour. */
-export function traceThings(canvas: CanvasRenderingContext2D, things: readonly DrawnThing[], colour: string): void {
+export function traceThings(canvas: CanvasContext, things: readonly DrawnThing[], colour: string): void {
   for (const thing of things) {
     inPlace(canvas, thing, () => {
       canvas.strokeStyle = colour;
@@ -31,21 +34,23 @@ export function traceThings(canvas: CanvasRenderingContext2D, things: readonly D
   }
 }
 
-function inPlace(
-  canvas: CanvasRenderingContext2D,
-  { line, atMm, liftMm, mirrored }: DrawnThing,
-  paint: () => void,
-): void {
+/** Does something with the canvas in the coordinates of the thing. */
+export function inPlace<T>(
+  canvas: CanvasContext,
+  { line, atMm, liftMm, mirrored }: Omit<PlacedShapes, 'shapes'>,
+  act: () => T,
+): T {
   canvas.save();
   canvas.translate(line.xMm, line.yMm);
   if (line.turnRad !== 0) canvas.rotate(line.turnRad);
   canvas.translate(atMm, -liftMm);
   if (mirrored) canvas.scale(-1, 1);
-  paint();
+  const answer = act();
   canvas.restore();
+  return answer;
 }
 
-export function paintShapes(canvas: CanvasRenderingContext2D, shapes: readonly Shape[]): void {
+export function paintShapes(canvas: CanvasContext, shapes: readonly Shape[]): void {
   canvas.lineJoin = 'round';
   for (const shape of shapes) {
     const { fill, stroke, strokeWidth = 1, opacity = 1, round, dash } = shape;
@@ -76,7 +81,7 @@ function wayOf(shape: Shape): Path2D {
   return way;
 }
 
-function gradientOf(canvas: CanvasRenderingContext2D, shape: Shape, paint: Paint): CanvasGradient {
+function gradientOf(canvas: CanvasContext, shape: Shape, paint: Paint): CanvasGradient {
   let gradient = gradients.get(shape);
   if (!gradient) {
     const { x0, y0, x1, y1 } = boxOfWay(shape.d);

@@ -4,10 +4,10 @@ import { hookLimb } from '../core/parts/hook-form';
 import { chordRatio } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
 import { radiusProfile, type BoredPart } from '../core/parts/bored';
-import { darker, lighter } from './colour';
+import { darker, edgeOf, lighter } from './colour';
 import { paintOf } from './paint';
 import type { Shape } from './shape';
-import { curve, ellipse, polygon, polyline, rectangle, scatter, turned, type Point } from './path';
+import { curve, ellipse, polygon, polyline, scatter, turned, type Point } from './path';
 
 const MM = 1000;
 export const OUTLINE_MM = 0.12;
@@ -23,7 +23,7 @@ export function boredShapes(part: BoredPart, flipped: boolean): Shape[] {
     {
       d: turned(closed),
       fill: paintOf(part.finish, isBall ? 'ball' : 'across'),
-      stroke: darker(part.finish.hex, 0.55),
+      stroke: edgeOf(part.finish.hex, 0.55),
       strokeWidth: OUTLINE_MM,
     },
   ];
@@ -94,7 +94,7 @@ export function ringShapes(part: PartOf<'splitRing'>): Shape[] {
   const radius = (part.outerDiameterM * MM) / 2;
   const { hex } = part.finish;
   return [
-    { d: ellipse(radius, 0, radius - wire / 2, radius * 0.42), stroke: darker(hex, 0.5), strokeWidth: wire * 1.9 },
+    { d: ellipse(radius, 0, radius - wire / 2, radius * 0.42), stroke: edgeOf(hex, 0.5), strokeWidth: wire * 1.9 },
     {
       d: ellipse(radius, -wire * 0.18, radius - wire / 2, radius * 0.42),
       stroke: lighter(hex, 0.25),
@@ -127,7 +127,7 @@ export function hookShapes(part: PartOf<'hook'>): Shape[] {
         { x: 2 * eyeCentre - wire / 2, y: 0 },
         { x: (part.lengthM - part.gapM / 2) * MM, y: 0 },
       ]),
-      stroke: darker(hex, 0.35),
+      stroke: edgeOf(hex, 0.35),
       strokeWidth: part.points === 3 ? wire * 1.7 : wire,
       round: true,
     },
@@ -140,7 +140,7 @@ export function hookShapes(part: PartOf<'hook'>): Shape[] {
       strokeWidth: wire * 0.3,
       opacity: 0.8,
     },
-    { d: ellipse(eyeCentre, 0, eye + wire / 2, eye + wire / 2), stroke: darker(hex, 0.3), strokeWidth: wire },
+    { d: ellipse(eyeCentre, 0, eye + wire / 2, eye + wire / 2), stroke: edgeOf(hex, 0.3), strokeWidth: wire },
     {
       d: ellipse(eyeCentre, -wire * 0.1, eye + wire / 2, eye + wire / 2),
       stroke: lighter(hex, 0.25),
@@ -236,28 +236,11 @@ export function dressingShapes(part: PartOf<'dressing'>): Shape[] {
         { x: band, y: core * 0.5 },
       ]),
       fill: part.threadHex,
-      stroke: darker(part.threadHex, 0.4),
+      stroke: edgeOf(part.threadHex, 0.4),
       strokeWidth: OUTLINE_MM,
     },
     ...thread,
   ];
-}
-
-/** A clevis square on: two legs down to the wire, the bow that carries the blade above. */
-export function clevisOutline(part: PartOf<'clevis'>, spanMm: number, upright: number): { legs: string; bow: string } {
-  const leg = part.legThicknessM * MM;
-  const bottom = (part.boreM * MM) / 2 + leg;
-  const drop = part.dropM * MM + (part.lobeThicknessM * MM) / 2;
-  const y = (value: number) => value * upright;
-  const legs = [0, spanMm - leg].map((x) => rectangle(x, y(bottom), x + leg, y(-drop * 0.55))).join('');
-  const bow = curve([
-    { x: leg / 2, y: y(-drop * 0.5) },
-    { x: leg * 0.8, y: y(-drop * 0.86) },
-    { x: spanMm / 2, y: y(-drop) },
-    { x: spanMm - leg * 0.8, y: y(-drop * 0.86) },
-    { x: spanMm - leg / 2, y: y(-drop * 0.5) },
-  ]);
-  return { legs, bow };
 }
 
 /** A film blade lying flat, seen from ahead, one tip at x = 0. */
@@ -275,7 +258,7 @@ export function filmFaceOn(part: PartOf<'filmBlade'>): Shape[] {
     ...([-1, 1] as const).map((direction) => ({
       d: lobe(direction),
       fill: direction === 1 ? hex : lighter(hex, 0.12),
-      stroke: darker(hex, 0.35),
+      stroke: edgeOf(hex, 0.35),
       strokeWidth: OUTLINE_MM,
       opacity: 0.92,
     })),

@@ -4,7 +4,7 @@ import type { ItemState } from '../core/parts/part';
 import type { SkirtForm, StrandGroup } from '../core/parts/skirt-form';
 import type { Skirt } from '../core/parts/kinds/skirt';
 import type { Trailer } from '../core/parts/kinds/trailer';
-import { darker, lighter } from './colour';
+import { darker, edgeOf, lighter } from './colour';
 import { paintOf } from './paint';
 import { OUTLINE_MM } from './part-shapes';
 import { curve, ellipse, polygon, polyline, scatter, turned, type Point } from './path';
@@ -33,7 +33,7 @@ export function skirtShapes(part: Skirt, form: SkirtForm): Shape[] {
         { x: collar, y: radius * 0.75 },
       ]),
       fill: paintOf(part.finish, 'across'),
-      stroke: darker(part.finish.hex, 0.5),
+      stroke: edgeOf(part.finish.hex, 0.5),
       strokeWidth: OUTLINE_MM,
       opacity: part.finish.sheen === 'clear' ? 0.85 : 1,
     },
@@ -115,7 +115,7 @@ export function trailerShapes(part: Trailer, state: Extract<ItemState, { of: 'tr
   const outline = (points: readonly Point[], look: Partial<Shape> = {}): Shape => ({
     d: polygon(points.map((point) => crooked(point, state.crookedRad))),
     fill: paintOf(part.finish, 'across'),
-    stroke: darker(hex, 0.4),
+    stroke: edgeOf(hex, 0.4),
     strokeWidth: OUTLINE_MM,
     opacity: 0.95,
     ...look,

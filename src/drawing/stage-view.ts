@@ -1,8 +1,5 @@
 /** The scale and place of a lure on its stage: one scale for the drawing, the string and the rule under them. */
-import { poseOf } from '../core/geometry/placed';
-import type { Layout } from '../core/geometry/layout';
-import { pointOn } from '../core/carriers/wire-path';
-import type { Motion } from './motion';
+import type { PlanePlace } from '../core/carriers/wire-path';
 
 export interface StageScale {
   readonly widthPx: number;
@@ -11,6 +8,8 @@ export interface StageScale {
   /** Where x = 0 and the axis lie, px. */
   readonly originX: number;
   readonly originY: number;
+  /** What lies here stays where it is while the scale changes about the middle, px from the top. */
+  readonly middleY: number;
 }
 
 export interface StageView extends StageScale {
@@ -18,69 +17,63 @@ export interface StageView extends StageScale {
   readonly toX: (xM: number) => number;
 }
 
-const SIDE_PX = 22;
-const TOP_PX = 26;
-const RULE_PX = 34;
-/** Room for a blade somewhat wider than its pattern's usual spread, so that speed does not move the page. */
-const ROOM_BEYOND_DEG = 8;
-const LEAST_HALF_HEIGHT_M = 0.016;
+/** Of the stage, for the lure at rest; the rest is for what is written about it. */
+const SHARE_OF_WIDTH = 0.84;
+const SHARE_OF_HEIGHT = 0.92;
+export const RULE_PX = 34;
 const LEAST_LENGTH_M = 0.06;
-const LARGEST_SCALE = 11;
-
-function usualSine(spreadRad: number): number {
-  return Math.sin(Math.min(spreadRad + (ROOM_BEYOND_DEG * Math.PI) / 180, Math.PI / 2));
-}
 
 /** The scale as a view, with its way from metres to pixels. */
 export function viewOf(scale: StageScale): StageView {
   return { ...scale, toX: (xM) => scale.originX + xM * 1000 * scale.pxPerMm };
 }
 
-/** Metres above and below the axis that everything takes, at its usual sweep. */
-export function heights(layout: Layout, motions: readonly Motion[]): { readonly upM: number; readonly downM: number } {
-  const sweeps = motions.map(({ line, holeM, dropM, reachM, usualSpreadRad }) => {
-    const { yM } = pointOn(poseOf(layout, line), holeM);
-    const radiusM = dropM + reachM * usualSine(usualSpreadRad);
-    return { upM: yM + radiusM, downM: radiusM - yM };
-  });
-  if (!layout.path) {
-    const halfM = Math.max(LEAST_HALF_HEIGHT_M, ...sweeps.map(({ upM }) => upM));
-    return { upM: halfM, downM: halfM };
-  }
-  return {
-    upM: Math.max(layout.y1M, ...sweeps.map(({ upM }) => upM)) + SPARE_M,
-    downM: Math.max(-layout.y0M + DRAPE_M, ...sweeps.map(({ downM }) => downM)),
-  };
+/** How the stage is looked at: nearer than at rest by a factor, and moved by so much of the page. */
+export interface StageLook {
+  readonly zoom: number;
+  readonly panXMm: number;
+  readonly panYMm: number;
 }
 
-/** Room below a head for the strands that drape from it, and above an arm for the eye. */
-const DRAPE_M = 0.012;
-const SPARE_M = 0.002;
+export const AT_REST: StageLook = { zoom: 1, panXMm: 0, panYMm: 0 };
 
-/** @param fixedPxPerMm the scale wanted, for true size; else the largest that fits */
+export interface StageRoom {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  /** At the top, for the line of figures. */
+  readonly topPx: number;
+}
+
+/** How far everything reaches, m: along the axis, and above and below it. */
+export interface StageReach {
+  readonly x0M: number;
+  readonly x1M: number;
+  readonly upM: number;
+  readonly downM: number;
+}
+
+/** @param fixedPxPerMm the scale at rest where it is wanted, for true size; else the one at which all of it stands */
 export function stageScale(
-  layout: Layout,
-  motions: readonly Motion[],
-  widthPx: number,
-  maxHeightPx: number,
+  { x0M, x1M, upM, downM }: StageReach,
+  { widthPx, heightPx, topPx }: StageRoom,
+  { zoom, panXMm, panYMm }: StageLook = AT_REST,
   fixedPxPerMm: number | null = null,
 ): StageScale {
-  const lengthMm = Math.max(layout.x1M - layout.x0M, LEAST_LENGTH_M) * 1000;
-  const { upM, downM } = heights(layout, motions);
-  const heightMm = (upM + downM) * 1000;
-  const pxPerMm =
+  const lengthMm = Math.max(x1M - x0M, LEAST_LENGTH_M) * 1000;
+  const freePx = heightPx - topPx - RULE_PX;
+  const restPxPerMm =
     fixedPxPerMm ??
-    Math.min(LARGEST_SCALE, (widthPx - 2 * SIDE_PX) / lengthMm, (maxHeightPx - TOP_PX - RULE_PX) / heightMm);
-  const heightPx = Math.round(heightMm * pxPerMm + TOP_PX + RULE_PX);
-  // At true size a long lure is wider than its stage, which then slides.
-  const wholePx = Math.max(widthPx, Math.ceil((layout.x1M - layout.x0M) * 1000 * pxPerMm + 2 * SIDE_PX));
-  const originX = (wholePx - (layout.x1M - layout.x0M) * 1000 * pxPerMm) / 2 - layout.x0M * 1000 * pxPerMm;
+    Math.min((widthPx * SHARE_OF_WIDTH) / lengthMm, (freePx * SHARE_OF_HEIGHT) / ((upM + downM) * 1000));
+  const pxPerMm = restPxPerMm * zoom;
+  const middleXMm = ((x0M + x1M) / 2) * 1000 + panXMm;
+  const middleYMm = ((downM - upM) / 2) * 1000 + panYMm;
   return {
-    widthPx: wholePx,
+    widthPx,
     heightPx,
     pxPerMm,
-    originX,
-    originY: TOP_PX + upM * 1000 * pxPerMm,
+    originX: widthPx / 2 - middleXMm * pxPerMm,
+    originY: topPx + freePx / 2 - middleYMm * pxPerMm,
+    middleY: topPx + freePx / 2,
   };
 }
 
@@ -91,29 +84,35 @@ export interface PixelBox {
   readonly height: number;
 }
 
-/** Boxes grow by whole steps, so that a small change of speed or place keeps the same one. */
-const BOX_STEP_PX = 24;
-const AHEAD_OF_HOLE_M = 0.012;
+/** Places and sizes go by whole steps, so that a small change keeps the same ones. */
+const PLACE_STEP_PX = 24;
+const SIZE_STEP_PX = 96;
 
-/** The part of the stage that the turning blades can reach: all that has to be painted sixty times a second. */
-export function sweptBox(layout: Layout, motions: readonly Motion[], view: StageView): PixelBox {
-  const corners = motions.flatMap(({ line, holeM, dropM, reachM, spreadRad, usualSpreadRad }) => {
-    const radiusM = dropM + reachM * Math.max(usualSine(usualSpreadRad), Math.sin(spreadRad));
-    return [holeM - AHEAD_OF_HOLE_M, holeM + Math.max(reachM, AHEAD_OF_HOLE_M)].flatMap((alongM) =>
-      [-radiusM, radiusM].map((upM) => pointOn(poseOf(layout, line), alongM, upM)),
-    );
-  });
+/**
+ * The part of the stage that the turning blades can reach: all that has to be painted sixty times a second. It begins on the
+ * stage and may end a little beyond it.
+ */
+export function sweptBox(corners: readonly PlanePlace[], view: StageView): PixelBox {
   if (corners.length === 0) return { left: 0, top: 0, width: 0, height: 0 };
-  const xs = corners.map(({ xM }) => view.toX(xM));
-  const ys = corners.map(({ yM }) => view.originY - yM * 1000 * view.pxPerMm);
-  const from = (values: readonly number[]) => Math.max(0, Math.floor(Math.min(...values) / BOX_STEP_PX) * BOX_STEP_PX);
-  const to = (values: readonly number[], most: number) =>
-    Math.min(most, Math.ceil(Math.max(...values) / BOX_STEP_PX) * BOX_STEP_PX);
-  const [left, top] = [from(xs), from(ys)];
-  return {
-    left,
-    top,
-    width: Math.max(0, to(xs, view.widthPx) - left),
-    height: Math.max(0, to(ys, view.heightPx) - top),
-  };
+  const along = spanOnStage(
+    corners.map(({ xM }) => view.toX(xM)),
+    view.widthPx,
+  );
+  const down = spanOnStage(
+    corners.map(({ yM }) => view.originY - yM * 1000 * view.pxPerMm),
+    view.heightPx,
+  );
+  return { left: along.from, width: along.size, top: down.from, height: down.size };
+}
+
+/** The box at the size it had before, where that still serves: a canvas of a new size costs much more than a new place. */
+export function steadyBox(needed: PixelBox, before: PixelBox): PixelBox {
+  const serves = (size: number, had: number) => (size <= had && had <= 2 * size ? had : size);
+  return { ...needed, width: serves(needed.width, before.width), height: serves(needed.height, before.height) };
+}
+
+function spanOnStage(px: readonly number[], stagePx: number): { readonly from: number; readonly size: number } {
+  const from = Math.max(0, Math.floor(Math.min(...px) / PLACE_STEP_PX) * PLACE_STEP_PX);
+  const to = Math.min(stagePx, Math.max(...px));
+  return { from, size: Math.max(0, Math.ceil((to - from) / SIZE_STEP_PX) * SIZE_STEP_PX) };
 }

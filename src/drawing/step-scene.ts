@@ -2,6 +2,7 @@
 import { carrierRoom } from '../core/carriers/carrier';
 import { hookLimb } from '../core/parts/hook-form';
 import { outsideRadius } from '../core/geometry/outside-radius';
+import { stateOf } from '../core/lure/item-state';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
 import type { Layout } from '../core/geometry/layout';
 import { poseOf, type Line, type PlacedEnd } from '../core/geometry/placed';
@@ -11,6 +12,8 @@ import type { MakeStep } from '../core/make/plan';
 import type { Workpiece } from '../core/make/workpiece';
 import { begunClevises } from './begun-clevis';
 import { corks } from './corks';
+import { tubeAsSold } from './drawn-kinds';
+import type { DrawnThing } from './drawn-things';
 import { stillLure, STOPPED_RAD, type StillLure } from './still-lure';
 
 /** A box in the lure's own millimetres, y down. */
@@ -87,12 +90,22 @@ function sceneAside(goal: Build, piece: Workpiece, step: MakeStep): StepScene {
   const all = stillLure(build);
   const lure: StillLure = {
     ...all,
-    things: all.things.filter(({ pick }) => shown.has(pick as ItemId)),
+    things: all.things.filter(({ pick }) => shown.has(pick as ItemId)).map((each) => beforeFlame(build, each)),
     motions: all.motions.filter(({ station }) => shown.has(station)),
   };
   const boxes = [...shown].flatMap((id) => boxesOfItem(build, lure, id));
   const box = union(boxes) ?? { x0: -10, y0: -5, x1: 10, y1: 5 };
   return { lure, box, mark: null, brokenAt: null };
+}
+
+/** No tube is shrunk that is not on yet. */
+function beforeFlame(build: Build, thing: DrawnThing): DrawnThing {
+  const item = build.items[thing.pick as ItemId];
+  if (item?.part.kind !== 'shrinkTube') return thing;
+  const { hit } = thing;
+  const cutM = stateOf(item, 'tube').cutLengthM ?? (hit.x1 - hit.x0) / MM / (1 - item.part.lengthwiseShrink);
+  const { radius, shapes } = tubeAsSold(item.part, cutM * MM);
+  return { ...thing, shapes, hit: { ...hit, x1: hit.x0 + cutM * MM, halfHeight: radius } };
 }
 
 function shortened(build: Build): { readonly build: Build; readonly isBroken: boolean } {

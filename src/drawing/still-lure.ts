@@ -1,12 +1,14 @@
 /** A lure painted once, its blades stopped half round: for lists, for laying one version over another. */
 import { layOut, type Layout } from '../core/geometry/layout';
 import type { Build } from '../core/lure/lure';
+import { oncePer } from '../core/once';
 import { deltaSeats, filmSeats, spinSeats } from '../core/geometry/seats';
-import { drawElevation, linePose, type DrawnThing } from './drawn-things';
+import { drawElevation, type DrawnThing } from './drawn-things';
 import { motionsOf, type Motion } from './motion';
 import { paintThings, traceThings } from './paint-canvas';
-import { heights } from './stage-view';
-import { TurningBlade, turningThings } from './turning-blade';
+import { heights } from './stage-reach';
+import { TurningBlade } from './turning-blade';
+import { turningThings } from './turning-things';
 
 export const STOPPED_RAD = (58 * Math.PI) / 180;
 const UNASKED = { speedsMps: [], blades: [], beats: [] } as const;
@@ -18,7 +20,7 @@ export interface StillLure {
 }
 
 /** Everything of a lure that is painted, worked out without a prediction: blades stand as their pattern usually does. */
-export function stillLure(build: Build): StillLure {
+export const stillLure = oncePer((build: Build): StillLure => {
   const layout = layOut(build);
   const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), deltaSeats(layout), UNASKED).map((motion) => ({
     ...motion,
@@ -26,7 +28,7 @@ export function stillLure(build: Build): StillLure {
     spreadRad: motion.usualSpreadRad,
   }));
   return { layout, motions, things: drawElevation(build, layout) };
-}
+});
 
 /** Paints it on a canvas already scaled to millimetres about the lure's own origin. */
 export function paintStill(canvas: CanvasRenderingContext2D, lure: StillLure): void {
@@ -37,9 +39,7 @@ export function paintStill(canvas: CanvasRenderingContext2D, lure: StillLure): v
 }
 
 function stopped({ layout, motions }: StillLure): TurningBlade[] {
-  return motions
-    .flatMap((motion) => turningThings(motion, linePose(layout, motion.line), 1))
-    .map((thing) => new TurningBlade(thing, STOPPED_RAD));
+  return turningThings(motions, layout, 1).map((thing) => new TurningBlade(thing, STOPPED_RAD));
 }
 
 /** Its outlines in one colour, its blades as shadows. */

@@ -5,14 +5,16 @@
 import type { PartOf } from '../core/parts/part';
 import { bladeMesh, poseBlade, type BladeMesh, type BladePose, type Lobe } from './blade-mesh';
 import { darker, lighter } from './colour';
-import { clevisOutline } from './part-shapes';
+import { clevisOutline } from './clevis-outline';
 import type { PagePose } from './drawn-things';
-import type { Motion } from './motion';
 import type { Point } from './path';
+import type { CanvasContext } from './canvas-context';
 
 export interface TurningThing {
   readonly key: string;
   readonly lobe: Lobe;
+  /** The same for as long as lobe and clevis are: what crosses to a worker is copied. */
+  readonly sameAs: string;
   /** The line it turns about, as it lies on the page. */
   readonly line: PagePose;
   /** The clevis that carries it; null for a lobe of a film or behind a swivel. */
@@ -47,8 +49,8 @@ export class TurningBlade {
   }
 
   /** True when this is the same lobe on the same clevis. */
-  isOf({ lobe, clevis }: TurningThing): boolean {
-    return lobe === this.thing.lobe && clevis?.part === this.thing.clevis?.part;
+  isOf({ sameAs }: TurningThing): boolean {
+    return sameAs === this.thing.sameAs;
   }
 
   /** Takes new speeds and angles for the same blade and clevis. */
@@ -63,7 +65,7 @@ export class TurningBlade {
   }
 
   /** Paints on the canvas of its side, whose units are millimetres with y down. Returns whether that was the near one. */
-  paint(behind: CanvasRenderingContext2D, before: CanvasRenderingContext2D): boolean {
+  paint(behind: CanvasContext, before: CanvasContext): boolean {
     const { facets, hole, towardsEye } = poseBlade(this.mesh, {
       ...this.thing.pose,
       azimuthRad: this.azimuthRad + this.thing.phaseRad,
@@ -91,7 +93,7 @@ export class TurningBlade {
     return towardsEye;
   }
 
-  private paintClevis(canvas: CanvasRenderingContext2D): void {
+  private paintClevis(canvas: CanvasContext): void {
     const { clevis } = this.thing;
     if (!clevis) return;
     const { part, frontMm, spanMm } = clevis;
@@ -114,32 +116,8 @@ export class TurningBlade {
   }
 }
 
-function trace(canvas: CanvasRenderingContext2D, points: readonly Point[]): void {
+function trace(canvas: CanvasContext, points: readonly Point[]): void {
   canvas.beginPath();
   points.forEach(({ x, y }, i) => (i === 0 ? canvas.moveTo(x, y) : canvas.lineTo(x, y)));
   canvas.closePath();
-}
-
-/** What turns of a motion, one for each lobe. */
-export function turningThings(motion: Motion, line: PagePose, slowedBy: number): TurningThing[] {
-  const { clevis } = motion;
-  return motion.phasesRad.map((phaseRad) => ({
-    key: `${motion.station} ${phaseRad}`,
-    line,
-    lobe: motion.lobe,
-    clevis: clevis && {
-      part: clevis.part,
-      frontMm: clevis.foreM * 1000,
-      spanMm: (clevis.aftM - clevis.foreM) * 1000,
-    },
-    phaseRad,
-    pose: {
-      holeMm: motion.holeM * 1000,
-      dropMm: motion.dropM * 1000,
-      spreadRad: motion.spreadRad,
-      setAngleRad: motion.setAngleRad,
-      flipped: motion.flipped,
-    },
-    rateHz: motion.rateHz / slowedBy,
-  }));
 }

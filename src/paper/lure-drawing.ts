@@ -13,7 +13,7 @@ import { deltaSeats, filmSeats, spinSeats } from '../core/geometry/seats';
 import { darker, lighter } from '../drawing/colour';
 import { deltaFlat } from '../drawing/bait-shapes';
 import { drawElevation, linePose, type PagePose } from '../drawing/drawn-things';
-import { clevisOutline } from '../drawing/part-shapes';
+import { clevisOutline } from '../drawing/clevis-outline';
 import { ellipse, polygon } from '../drawing/path';
 import type { Shape } from '../drawing/shape';
 import { path, type Mark } from './page';

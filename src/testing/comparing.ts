@@ -1,13 +1,13 @@
 /** Lures and blades to be set beside each other, and what of them is compared. */
 import { bait, edited, on, TAIL } from '@/testing/lures';
-import { type Pair } from '@/testing/ordering';
+import type { Pair } from '@/testing/ordering';
 import type { Turning } from '@/core/hydro/spin';
 import { GOOD_CLEVIS_BEARING } from '@/core/hydro/blade-loads';
 import { referenceBlade, spinBlade, type MeasuredBlade } from '@/core/hydro/spin-blade';
 import { meanSpin, type Kept } from '@/core/hydro/round-the-turn';
 import { LAKE_WATER, waterDensity } from '@/core/hydro/water';
 import type { Lure } from '@/core/lure/lure';
-import { type BladePattern } from '@/core/parts/blade-pattern';
+import type { BladePattern } from '@/core/parts/blade-pattern';
 import { partsOfKind } from '@/core/parts/catalogue';
 import type { PartOf } from '@/core/parts/part';
 import type { Banded } from '@/core/predict/band';

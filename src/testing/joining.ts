@@ -2,9 +2,9 @@
 import { itemId, part } from '@/testing/lures';
 import { partsOfKind } from '@/core/parts/catalogue';
 import type { Part } from '@/core/parts/part';
-import { type Carrier } from '@/core/carriers/carrier';
-import { type StraightWire } from '@/core/carriers/straight-wire';
-import { type Edit } from '@/core/lure/edit';
+import type { Carrier } from '@/core/carriers/carrier';
+import type { StraightWire } from '@/core/carriers/straight-wire';
+import type { Edit } from '@/core/lure/edit';
 import { usualState } from '@/core/lure/item-state';
 import {
   carrierIdSchema,

@@ -58,7 +58,7 @@ describe('a kind of part that is new', () => {
     ).toEqual([
       'src/core/parts/part.ts',
       'src/drawing/drawn-kinds.ts',
-      'src/places/bench/PieceFields.tsx',
+      'src/places/bench/picked/PieceFields.tsx',
       'src/words/part-words.ts',
     ]);
   }, 180_000);
@@ -86,6 +86,6 @@ describe('a kind of carrier that is new', () => {
           [resolve(ROOT, 'src/core/carriers/shank.ts'), SHANK],
         ]),
       ),
-    ).toEqual(['src/core/carriers/carrier.ts', 'src/places/bench/WireFields.tsx', 'src/words/carrier-words.ts']);
+    ).toEqual(['src/core/carriers/carrier.ts', 'src/places/bench/wire/WireFields.tsx', 'src/words/carrier-words.ts']);
   }, 180_000);
 });

@@ -3,8 +3,8 @@ import { expect } from 'vitest';
 import { USUAL_OUTFIT, type Outfit } from '@/core/hydro/outfit';
 import { LAKE_WATER } from '@/core/hydro/water';
 import type { Lure } from '@/core/lure/lure';
-import { type Banded } from '@/core/predict/band';
-import { type RideOutput } from '@/core/predict/outputs';
+import type { Banded } from '@/core/predict/band';
+import type { RideOutput } from '@/core/predict/outputs';
 import { predict, type Prediction, type RidePrediction } from '@/core/predict/predict';
 
 export function ridden(prediction: Prediction, at = 0): Extract<RidePrediction, { outcome: 'rides' }> {

@@ -1,6 +1,8 @@
 'use client';
 
+import clsx from 'clsx';
 import { Popover } from 'radix-ui';
+import type { ReactNode } from 'react';
 
 export interface BandedReadoutProps {
   readonly name: string;
@@ -13,35 +15,41 @@ export interface BandedReadoutProps {
   readonly more?: readonly string[];
   readonly before?: string | null;
   readonly testId?: string;
-  /** All on one line. */
-  readonly compact?: boolean;
+  /** Where what was measured is typed in. */
+  readonly children?: ReactNode;
+  /** The figure that matters most where it stands, one of several, a lesser one, or in two rows, the band below. */
+  readonly look?: 'first' | 'among' | 'small' | 'rows';
+  /** The name is plain from where it stands, and only read out. */
+  readonly isNamed?: boolean;
 }
 
 /** A predicted number: value, unit, spread; press it for the why. */
-export function BandedReadout({
-  name,
-  value,
-  unit,
-  band,
-  why,
-  more = [],
-  before,
-  testId,
-  compact,
-}: BandedReadoutProps) {
+export function BandedReadout(props: BandedReadoutProps) {
+  const { name, value, unit, band, why, more = [], before, testId, look = 'among', isNamed = true, children } = props;
   return (
     <Popover.Root>
       <Popover.Trigger
         title={why}
         data-testid={testId}
-        className={`flex rounded-md px-2 py-1 text-left hover:bg-accent-soft ${compact ? 'items-baseline gap-2 max-sm:min-h-11 pointer-coarse:min-h-11' : 'min-w-20 flex-col items-start'}`}
+        className={clsx(
+          'flex rounded-md text-left whitespace-nowrap hover:bg-accent-soft max-sm:min-h-11 pointer-coarse:min-h-11',
+          look === 'small' ? 'px-1' : 'px-1.5',
+          look === 'rows' ? 'flex-col items-start justify-center py-0.5' : 'items-baseline gap-x-1.5',
+        )}
       >
-        <span className="text-sm text-ink-soft">{name}</span>
-        <span className="whitespace-nowrap">
-          <span className={`measure font-semibold ${compact ? 'text-base' : 'text-2xl'}`}>{value}</span>{' '}
-          <span className="text-sm">{unit}</span>
+        <span className="flex items-baseline gap-x-1.5">
+          <span className={isNamed ? 'text-sm text-ink-soft' : 'sr-only'}>{name}</span>
+          <span
+            className={clsx(
+              'measure font-semibold',
+              { first: 'text-2xl', among: 'text-lg', rows: 'text-lg', small: 'text-base' }[look],
+            )}
+          >
+            {value}
+          </span>
+          {unit !== '' && <span className="text-sm">{unit}</span>}
         </span>
-        <span className="text-sm whitespace-nowrap text-ink-soft">
+        <span className="text-sm text-ink-soft">
           {band}
           {before && <span className="ml-2 font-semibold text-accent">{before}</span>}
         </span>
@@ -58,6 +66,7 @@ export function BandedReadout({
               {sentence}
             </p>
           ))}
+          {children}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

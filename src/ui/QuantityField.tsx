@@ -4,7 +4,7 @@ import { useId, useState } from 'react';
 import { LEAST_LENGTH_M } from '@/core/schema';
 import { readQuantity } from '@/core/units/read';
 import { UNITS, type QuantityKind, type UnitId } from '@/core/units/quantity';
-import { inUnit, writeExact } from '@/core/units/write';
+import { inUnit, showLength, showMass, writeExact } from '@/core/units/write';
 import { readingProblemWords } from '@/words/problem-words';
 
 export interface QuantityFieldProps {
@@ -76,7 +76,7 @@ export function QuantityField({
       </label>
       <input
         id={id}
-        className={`measure min-h-11 rounded-md border border-line bg-panel px-2.5 aria-invalid:border-fault ${beside ? 'w-28' : 'w-full'}`}
+        className={`measure rounded-md border border-line bg-panel px-2.5 aria-invalid:border-fault ${beside ? 'min-h-9 w-24 max-sm:min-h-11 pointer-coarse:min-h-11' : 'min-h-11 w-full'}`}
         value={typed ?? (si === null ? '' : readable(si, unit))}
         aria-invalid={problem !== null}
         aria-describedby={problem === null ? undefined : `${id}-problem`}
@@ -102,10 +102,12 @@ export function QuantityField({
   );
 }
 
-/** Exact where that is short; a value with a long tail, from the other system, is shown to five figures until typed anew. */
+/** Exact where that is short; a value with a long tail, from the other system, as it is written elsewhere until typed anew. */
 function readable(si: number, unit: UnitId): string {
   const exact = writeExact(si, unit);
-  const isShort = exact.length <= 10 && !/\d{3,}\//.test(exact);
+  const isShort = exact.length <= 10 && !/\d{2,}\/(?:32|64)|\.\d{4,}/.test(exact);
   if (isShort) return exact;
+  if (unit === 'in') return showLength(si, 'trade');
+  if (unit === 'oz') return showMass(si, 'trade');
   return `${Number(inUnit(si, unit).toPrecision(5))} ${UNITS[unit].symbol}`;
 }

@@ -11,6 +11,10 @@ export interface SheetProps {
   readonly title: string;
   readonly description: string;
   readonly wide?: boolean;
+  /** As much of the page as several lures beside each other take. */
+  readonly widest?: boolean;
+  /** The page beside it is looked at while one chooses. */
+  readonly clear?: boolean;
   /** Where the hand was before: takes the focus back when the sheet is closed. */
   readonly focusAfter?: RefObject<HTMLElement | null>;
   readonly children: ReactNode;
@@ -45,14 +49,24 @@ function useInertRest(sheet: RefObject<HTMLElement | null>, isOpen: boolean): vo
 }
 
 /** A sheet laid over the page from the right: the page behind stays in sight. */
-export function Sheet({ open, onOpenChange, title, description, wide, focusAfter, children }: SheetProps) {
+export function Sheet({
+  open,
+  onOpenChange,
+  title,
+  description,
+  wide,
+  widest,
+  clear,
+  focusAfter,
+  children,
+}: SheetProps) {
   const [opener] = useState(lastFocus);
   const sheet = useRef<HTMLDivElement>(null);
   useInertRest(sheet, open);
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/25" />
+        <Dialog.Overlay className={`fixed inset-0 z-20 ${clear ? '' : 'bg-black/25'}`} />
         <Dialog.Content
           ref={sheet}
           onOpenAutoFocus={focusFirst}
@@ -62,7 +76,7 @@ export function Sheet({ open, onOpenChange, title, description, wide, focusAfter
             event.preventDefault();
             to.focus();
           }}
-          className={`fixed inset-y-0 right-0 z-30 flex flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl ${wide ? 'w-[min(44rem,100vw)]' : 'w-[min(30rem,100vw)]'}`}
+          className={`fixed inset-y-0 right-0 z-30 flex flex-col gap-3 border-l border-line bg-panel p-4 shadow-xl ${widest ? 'w-[min(72rem,100vw)]' : wide ? 'w-[min(44rem,100vw)]' : 'w-[min(30rem,100vw)]'}`}
         >
           <div className="flex items-start justify-between gap-3">
             <div>

@@ -15,14 +15,21 @@ export function useMedia(query: string): boolean {
   );
 }
 
+export interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
 /** The size of an element, kept up to date; null until it is on the page. */
-export function useSize(ref: RefObject<HTMLElement | null>): { readonly width: number } | null {
-  const [size, setSize] = useState<{ readonly width: number } | null>(null);
+export function useSize(ref: RefObject<HTMLElement | null>): Size | null {
+  const [size, setSize] = useState<Size | null>(null);
   useEffect(() => {
     const element = ref.current;
     if (!element) return;
     const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: Math.floor(entry.contentRect.width) });
+      if (!entry) return;
+      const [width, height] = [Math.floor(entry.contentRect.width), Math.floor(entry.contentRect.height)];
+      setSize((known) => (known?.width === width && known.height === height ? known : { width, height }));
     });
     observer.observe(element);
     return () => observer.disconnect();

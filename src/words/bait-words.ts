@@ -1,7 +1,7 @@
 /** What there is to say of bent wires, heads, skirts, trailers and delta blades. */
 import { never } from '../core/never';
 import type { Finding } from '../core/judgement/finding';
-import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
+import { showLength, showMass, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
 
 export interface FindingWords {
@@ -35,7 +35,7 @@ export function baitFindingWords(finding: BaitFinding, system: UnitSystem): Find
   const length = (lengthM: number) => showLength(lengthM, system);
   switch (finding.code) {
     case 'bladeAgainstHead': {
-      const figure = showLengthBoth(Math.abs(finding.clearanceM), system);
+      const figure = showLength(Math.abs(finding.clearanceM), system);
       switch (finding.touch) {
         case 'free':
           return finding.wanted
@@ -112,7 +112,7 @@ export function baitFindingWords(finding: BaitFinding, system: UnitSystem): Find
             why: 'Laid on a flat table the whole wire touches it.',
           };
     case 'armOutOfLine': {
-      const figure = showLengthBoth(Math.abs(finding.offsetM), system);
+      const figure = showLength(Math.abs(finding.offsetM), system);
       const why =
         'Seen from ahead, arm, blades and hook stand in one line; a small bend near the head brings them there.';
       return Math.abs(finding.offsetM) > finding.mostM
@@ -124,7 +124,7 @@ export function baitFindingWords(finding: BaitFinding, system: UnitSystem): Find
     case 'strandsFoulTail':
       return {
         title: 'Strands lie over the kicking tail',
-        figure: `${showLengthBoth(finding.strandsM - finding.kicksFromM, system)} over it`,
+        figure: `${showLength(finding.strandsM - finding.kicksFromM, system)} over it`,
         why: 'They hold the tail still. Set the collar further back, or thin the tips.',
       };
     case 'bluntTrailer':

@@ -10,6 +10,8 @@ export interface CarrierWords {
   readonly short: { readonly nose: string; readonly tie: string; readonly tail: string };
   /** The loop at its tail, in a step of work. */
   readonly tailLoop: string;
+  /** What a hook is put in: a loop at its tail, or a head. */
+  readonly hookIsIn: 'loop' | 'head';
   /** Why something cannot be set of it. */
   readonly hasNot: string;
   /** Why a family that wants it stands on the wrong one. */
@@ -23,6 +25,7 @@ export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
     tie: 'line tie',
     short: { nose: 'line tie', tie: 'line tie', tail: 'tail loop' },
     tailLoop: 'tail loop',
+    hookIsIn: 'loop',
     hasNot: 'This wire is straight: it has no bends and no arm.',
     wanted: { title: 'On a bent wire', why: 'An inline spinner is built on a straight wire.' },
   },
@@ -32,6 +35,7 @@ export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
     tie: 'line tie',
     short: { nose: 'wire nose', tie: 'line tie', tail: 'arm end' },
     tailLoop: 'end loop',
+    hookIsIn: 'head',
     hasNot: 'This wire is bent: its nose is in its head and its arm is as long as it was bent.',
     wanted: {
       title: 'On a straight wire',

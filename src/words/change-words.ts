@@ -39,6 +39,10 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   keepVersion: 'keep a version',
   goBackToVersion: 'go back to a version',
   forgetVersion: 'forget a version',
+  note: 'note',
+  noteVersion: 'note on a version',
+  keepReading: 'keep a reading',
+  forgetReading: 'forget a reading',
   markMade: 'mark as made',
   markNotMade: 'not made',
 };
@@ -59,6 +63,10 @@ const REPAIR_WORDS: Readonly<Record<Repair['code'], string>> = {
   turnClaw: 'turn the claw',
   moveCollar: 'move the collar',
   thinTips: 'thin the tips',
+  putOn: 'put on what was lacking',
+  swapFor: 'swap for what fits',
+  formLoop: 'form a loop',
+  takeOutOfClevis: 'let one out of the clevis',
   takeOffStinger: 'take the stinger off',
   pinchBarbs: 'pinch the barbs',
 };

@@ -1,16 +1,18 @@
 /** Findings, repairs, refusals and costs as sentences. */
+import { wireEnd } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
 import type { Cost } from '../core/costs/cost';
 import type { Finding, Repair } from '../core/judgement/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
-import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
+import { showLength, showMass, type UnitSystem } from '../core/units/write';
+import type { NoRepairReason } from '../core/judgement/mending';
 import type { HookRule } from '../core/judgement/hook-rule';
 import { degrees } from './angle-words';
 import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';
 import { misfitWords } from './fit-words';
-import { partTitle } from './part-words';
+import { partLine, partTitle } from './part-words';
 
 export const SEVERITY_WORDS = { fault: 'Fault', caution: 'Look at', good: 'In order' } as const;
 
@@ -22,7 +24,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
   switch (finding.code) {
     case 'bladeAgainstHook': {
       const posture = finding.posture === 'rest' ? 'at rest' : 'swung out, turning';
-      const distance = showLengthBoth(Math.abs(finding.clearanceM), system);
+      const distance = showLength(Math.abs(finding.clearanceM), system);
       const why =
         finding.posture === 'rest'
           ? finding.isHeldByTube
@@ -33,7 +35,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         case 'fault':
           return { title: `Blade reaches the hook ${posture}`, figure: `${distance} too far`, why };
         case 'caution': {
-          const wanted = showLengthBoth(finding.wantedM, system);
+          const wanted = showLength(finding.wantedM, system);
           return { title: `Blade close to the hook ${posture}`, figure: `${distance} left; ${wanted} wanted`, why };
         }
         case 'good':
@@ -43,12 +45,12 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
       }
     }
     case 'clevisRoom': {
-      const play = showLengthBoth(finding.roomM, system);
+      const play = showLength(finding.roomM, system);
       const why = 'Play along the wire, so that the clevis is not pinched between its neighbours.';
       return finding.severity === 'fault'
         ? {
             title: 'No free room for the clevis to turn',
-            figure: `${play}; it needs ${showLengthBoth(finding.wantedM, system)}`,
+            figure: `${play}; it needs ${showLength(finding.wantedM, system)}`,
             why,
           }
         : { title: 'Clevis has room to turn', figure: play, why };
@@ -56,7 +58,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'crowdedClevis':
       return {
         title: 'Too much inside the clevis',
-        figure: `${showLengthBoth(finding.insideM, system)} inside, legs ${showLengthBoth(finding.gapM, system)} apart`,
+        figure: `${showLength(finding.insideM, system)} inside, legs ${showLength(finding.gapM, system)} apart`,
         why: 'Legs forced apart bind on the wire.',
       };
     case 'emptyClevis':
@@ -76,7 +78,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
       return { title: `${title}: ${named(0)}`, figure, why };
     }
     case 'bladeAgainstBlade': {
-      const gap = showLengthBoth(Math.abs(finding.clearanceM), system);
+      const gap = showLength(Math.abs(finding.clearanceM), system);
       const why =
         'Between the two sweeps, over the whole band of both spreads. The gap changes the rear blade’s rate and the beat: it makes them different, not better.';
       if (finding.severity === 'fault')
@@ -84,7 +86,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
       return finding.severity === 'caution'
         ? {
             title: 'Blades close to each other',
-            figure: `${gap} apart; ${showLengthBoth(finding.wantedM, system)} wanted`,
+            figure: `${gap} apart; ${showLength(finding.wantedM, system)} wanted`,
             why,
           }
         : { title: 'Blades clear of each other', figure: gap, why };
@@ -102,23 +104,23 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'A bead or a washer behind it turns easily and saves what it bears on. One ahead of it only keeps weed out: it takes no load and changes no friction while there is play.',
       };
     case 'tubeCover': {
-      const covers = showLengthBoth(finding.coversM, system);
+      const covers = showLength(finding.coversM, system);
       return finding.severity === 'good'
         ? { title: 'Tube covers loop, ring and hook eye', figure: covers, why: 'It holds the hook in line.' }
         : {
             title: 'Tube too short for loop, ring and hook eye',
-            figure: `covers ${covers} once shrunk, ${showLengthBoth(finding.neededM, system)} needed`,
+            figure: `covers ${covers} once shrunk, ${showLength(finding.neededM, system)} needed`,
             why: 'The hook can fall back on its ring, and the blade may catch it.',
           };
     }
     case 'bellWithoutSleeve':
       return {
         title: 'Bell without a sleeve',
-        figure: `bore ${showLengthBoth(finding.boreM, system)} on wire ${showLengthBoth(finding.wireM, system)}`,
+        figure: `bore ${showLength(finding.boreM, system)} on wire ${showLength(finding.wireM, system)}`,
         why: 'The stack pinches it, so it cannot swing and ring. Slide it over a sleeve.',
       };
     case 'sleeveInBell': {
-      const figure = `sleeve ${showLengthBoth(finding.sleeveM, system)}, ${showLengthBoth(finding.neededM, system)} needed`;
+      const figure = `sleeve ${showLength(finding.sleeveM, system)}, ${showLength(finding.neededM, system)} needed`;
       return finding.severity === 'good'
         ? { title: 'Bell rides on its sleeve', figure, why: 'The sleeve carries the stack through the bell.' }
         : {
@@ -171,7 +173,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
       const [less, than] = [MEASURE_WORDS[finding.less], MEASURE_WORDS[finding.than]];
       return {
         title: `Cannot be as measured: ${finding.items.length > 0 ? named(0) : build.carrier.wire.name}`,
-        figure: `${less} ${showLengthBoth(finding.lessM, system)}, ${than} ${showLengthBoth(finding.thanM, system)}`,
+        figure: `${less} ${showLength(finding.lessM, system)}, ${than} ${showLength(finding.thanM, system)}`,
         why: `Its ${less} has to be smaller than its ${than}. Measure it again, or swap it for another.`,
       };
     }
@@ -194,7 +196,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'Thread a clevis and hang a blade on it.',
       };
     case 'noHook':
-      return { title: 'No hook', figure: '', why: 'Hang a ring on the tail loop and a hook on the ring.' };
+      return { title: 'No hook', figure: '', why: whereHookGoes(build) };
     case 'bladeAgainstHead':
     case 'rivet':
     case 'rivetMissing':
@@ -216,6 +218,18 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     default:
       return never(finding, 'findingWords');
   }
+}
+
+/** Where a hook goes on the wire as it is. */
+function whereHookGoes({ carrier, items }: Build): string {
+  if (CARRIER_WORDS[carrier.kind].hookIsIn === 'head') {
+    return Object.values(items).some(({ part }) => part.kind === 'head')
+      ? 'Cast a hook in the head.'
+      : 'A hook is cast in a head: put the head on first.';
+  }
+  return wireEnd(carrier, 'tail').form === 'plain'
+    ? 'Form a loop at the tail, hang a ring on it and a hook on the ring.'
+    : 'Hang a ring on the tail loop and a hook on the ring.';
 }
 
 function ruleSource({ source, onDay }: HookRule): string {
@@ -257,6 +271,14 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return 'Set the collar so that the strands end before the tail kicks';
     case 'thinTips':
       return 'Thin the tips unevenly by hand';
+    case 'putOn':
+      return `Put on: ${partTitle(repair.part)}, ${partLine(repair.part, system)}`;
+    case 'swapFor':
+      return `Swap it for ${partTitle(repair.part)}, ${partLine(repair.part, system)}`;
+    case 'formLoop':
+      return 'Form a wrapped loop';
+    case 'takeOutOfClevis':
+      return 'Let one out of the clevis';
     case 'takeOffStinger':
       return 'Take the stinger off';
     case 'pinchBarbs':
@@ -265,6 +287,14 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return never(repair, 'repairWords');
   }
 }
+
+/** Why no repair is offered. */
+export const NO_REPAIR_WORDS: Readonly<Record<NoRepairReason, string>> = {
+  measureAgain: 'Measure it again: only you can say which number is right.',
+  yourRule: 'Your own rule: what goes is yours to say.',
+  anotherKind: 'A lure of this kind stands on another wire: start it anew.',
+  noneAtHand: 'No part at hand and no bend that was tried mends it without harm elsewhere.',
+};
 
 const CONTACT_WORDS = {
   bellAndStriker: { title: 'Bell and striker meet, as intended', why: 'They ring when the lure shakes.' },

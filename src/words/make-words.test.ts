@@ -170,7 +170,7 @@ describe('what each step of making says', () => {
     const nose = stepsOf(hovna.build).find(({ id }) => id === 'formLoop nose');
     if (!nose) throw new Error('the line tie is rolled');
     expect(unsaidAmounts(nose, hovna.build, 'metric')).toEqual(['inside 3.2 mm', 'wraps 3', 'play to leave 1.50 mm']);
-    expect(unsaidAmounts(nose, hovna.build, 'trade')).toEqual(['inside 0.13 in', 'wraps 3', 'play to leave .059 in']);
+    expect(unsaidAmounts(nose, hovna.build, 'trade')).toEqual(['inside 0.126 in', 'wraps 3', 'play to leave .059 in']);
     for (const lure of everyHandling()) {
       for (const step of stepsOf(lure.build)) {
         const { what, how } = stepWords(step, lure.build, 'metric');

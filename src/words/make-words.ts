@@ -1,4 +1,5 @@
 /** Steps of making in sentences: what to do, how, and what to mind. */
+import { capital } from './capital';
 import { never } from '../core/never';
 import { itemsOf, type Operation } from '../core/make/operation';
 import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/operation-rule';
@@ -323,10 +324,6 @@ function endName({ carrier }: Build, end: End): string {
 /** `the bead, the blade and the ring` without its first article. */
 function listed(names: readonly string[]): string {
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1) ?? ''}`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function lower(part: Part): string {

@@ -5,6 +5,7 @@ import { CARRIER_WORDS } from './carrier-words';
 import { KIND_WORDS } from './part-words';
 
 const BEYOND_WORDS: Readonly<Record<Bounded, (most: number) => string>> = {
+  readings: (most) => `${most} readings are kept; take one out first.`,
   versions: (most) => `${most} versions are kept; forget one, or start a copy of this lure.`,
   items: (most) => `A lure has at most ${most} pieces; take something off first.`,
   entries: (most) => `At most ${most} things are threaded on one wire; take something off first.`,
@@ -78,6 +79,8 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
       return faultyValueWords(refusal);
     case 'noSuchVersion':
       return `There is no version ${refusal.index + 1}; ${refusal.length} are kept.`;
+    case 'noSuchReading':
+      return `There is no reading ${refusal.index + 1}; ${refusal.length} are kept.`;
     case 'nothingToDo':
       return 'There is nothing more to undo or redo.';
     default:

@@ -17,10 +17,9 @@ import type { Prediction, RidePrediction } from '../core/predict/predict';
 import type { Centre } from '../core/predict/centres';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit, pullInWeight, showLength, showMass, type UnitSystem } from '../core/units/write';
+import { capital } from './capital';
 import { partTitle } from './part-words';
-import { READOUT_WHY } from './spin-words';
-
-export type SpeedUnit = 'mps' | 'kmh' | 'mph';
+import { READOUT_WHY, type SpeedUnit } from './spin-words';
 
 /** One output, ready to be read. */
 export interface RideFigure {
@@ -36,7 +35,7 @@ export interface RideFigure {
   readonly unsure: string;
 }
 
-type Output = RideOutput | LureOutput;
+export type Output = RideOutput | LureOutput;
 
 const NAMES: Readonly<Record<Output, string>> = {
   thumpNs: 'Thump',
@@ -92,9 +91,7 @@ const WHY: Readonly<Record<Output, string>> = {
     'The slowest at which blade and head carry its weight on the surface. Slow down once until it sinks to make it surer.',
 };
 
-/** The figures told at a glance, and the rest in the order in which they are listed. */
-export const GLANCE: readonly Output[] = ['thumpNs', 'depthM', 'surfaceMps', 'leanRad'];
-export const GLANCE_AT_SURFACE: readonly Output[] = ['thumpNs', 'depthM', 'planingMps', 'sidePullRad', 'leanRad'];
+/** All figures, in the order in which they are listed. */
 export const ALL_FIGURES: readonly Output[] = [
   'depthM',
   'lineSlopeRad',
@@ -313,39 +310,41 @@ const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
   planingMps: inSpeed,
 };
 
-/** `A tenth more of: speed −24 %; …`. */
+/** `A tenth more speed: 24 % less; a tenth thicker line: 3 % more.` */
 export function movesWords(output: MovedOutput, shown: RideShown): string {
   const most = shown.movers[output] ?? [];
   if (most.length === 0) return '';
-  const each = most.map((mover) => `${leverWords(mover.lever, shown.build)} ${changeWords(output, mover, shown)}`);
-  return `A tenth more of: ${each.join('; ')}.`;
+  const each = most.map(
+    (mover) => `a tenth ${leverWords(mover.lever, shown.build)}: ${changeWords(output, mover, shown)}`,
+  );
+  return `${capital(each.join('; '))}.`;
 }
 
 function changeWords(output: MovedOutput, { change, isShare }: Mover, shown: RideShown): string {
-  const sign = change < 0 ? '−' : '+';
-  if (isShare) return `${sign}${decimalText(Math.abs(change) * 100, Math.abs(change) < 0.02 ? 1 : 0)} %`;
-  if (!(output in READ)) return `${sign}${decimalText(Math.abs(change), 1)}`;
+  const which = change < 0 ? 'less' : 'more';
+  if (isShare) return `${decimalText(Math.abs(change) * 100, Math.abs(change) < 0.02 ? 1 : 0)} % ${which}`;
+  if (!(output in READ)) return `${decimalText(Math.abs(change), 1)} ${which}`;
   const { of, unit } = READ[output as Output](shown);
-  return `${sign}${of(Math.abs(change))}${unit === '°' ? '' : ' '}${unit}`;
+  return `${of(Math.abs(change))}${unit === '°' ? '' : ' '}${unit} ${which}`;
 }
 
 const LEVER_WORDS = {
-  speed: 'speed',
-  lineOut: 'line out',
-  lineDiameter: 'line thickness',
-  tipHeight: 'rod tip’s height',
-  wireDiameter: 'wire',
-  armLength: 'length of the arm',
+  speed: 'more speed',
+  lineOut: 'more line out',
+  lineDiameter: 'thicker line',
+  tipHeight: 'higher rod tip',
+  wireDiameter: 'thicker wire',
+  armLength: 'longer arm',
 } as const;
 
 function leverWords(lever: Lever, build: Build): string {
   switch (lever.lever) {
     case 'ballast':
-      return itemOf(build, lever.station).part.kind === 'head' ? 'head weight' : 'body weight';
+      return itemOf(build, lever.station).part.kind === 'head' ? 'heavier head' : 'heavier body';
     case 'bladeSize':
-      return `size of the ${partTitle(itemOf(build, lever.station).part)}`;
+      return `larger ${partTitle(itemOf(build, lever.station).part)}`;
     case 'bladeThickness':
-      return `sheet of the ${partTitle(itemOf(build, lever.station).part)}`;
+      return `thicker sheet of the ${partTitle(itemOf(build, lever.station).part)}`;
     default:
       return LEVER_WORDS[lever.lever];
   }
@@ -362,7 +361,7 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   armStiffness: 'stiffness of the arm',
   carriedWater: 'water the blades carry along',
   armDamping: 'damping of the arm',
-  fling: 'what is left of fling less push',
+  fling: 'what fling is left over after the push of the water',
   moment: 'how far out the blade pulls',
   towardsStream: 'which way the blade pulls',
   carries: 'how much of its weight the blade carries',

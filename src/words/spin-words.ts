@@ -7,31 +7,42 @@ import type { Stall } from '../core/predict/stalls';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit } from '../core/units/write';
 
-/** Why a blade does not turn, or why nothing can be said, in one sentence. Null when it turns. */
-export function stillWords(prediction: BladePrediction): string | null {
+/** What a speed through the water is told in. */
+export type SpeedUnit = 'mps' | 'kmh' | 'mph';
+type NotTurning = Exclude<BladePrediction, { readonly rateHz: unknown }>;
+
+/** What a blade that does not turn does instead, in two words and in one sentence of why. */
+export function outcomeWords(prediction: NotTurning): { readonly short: string; readonly why: string } {
   switch (prediction.outcome) {
-    case 'turning':
-    case 'mayStop':
-      return null;
     case 'stopped':
-      return 'At this speed gravity stops it on the way up: it hangs and drags. Go faster.';
+      return { short: 'Stops', why: 'At this speed gravity stops it on the way up: it hangs and drags. Go faster.' };
     case 'doesNotTurn':
-      return prediction.reason === 'noFlow'
-        ? 'No water moves past it.'
-        : 'Friction holds it at this speed: go faster, or free the clevis.';
+      return {
+        short: 'Does not turn',
+        why:
+          prediction.reason === 'noFlow'
+            ? 'No water moves past it.'
+            : 'Friction holds it at this speed: go faster, or free what it turns on.',
+      };
     case 'outsideModel':
       return {
-        speedMps: `The model holds up to ${prediction.limit} m/s.`,
-        planAreaM2: 'This blade has no area to turn by.',
-        sheetMassKgM2: 'This blade’s thickness or material makes no sense.',
-        spreadRad: 'It would stand straight out, where the model ends.',
-      }[prediction.quantity];
+        short: 'Cannot be said',
+        why: {
+          speedMps: `The model holds up to ${prediction.limit} m/s.`,
+          planAreaM2: 'This blade has no area to turn by.',
+          sheetMassKgM2: 'This blade’s thickness or material makes no sense.',
+          spreadRad: 'It would stand straight out, where the model ends.',
+        }[prediction.quantity],
+      };
     case 'didNotConverge':
-      return 'No steady turning could be worked out for this speed.';
+      return { short: 'Cannot be said', why: 'No steady turning could be worked out for this speed.' };
     case 'notFinite':
-      return `The arithmetic failed at the ${prediction.where}; please keep this lure file and report it.`;
+      return {
+        short: 'Cannot be said',
+        why: `The arithmetic failed at the ${prediction.where}; please keep this lure file and report it.`,
+      };
     default:
-      return never(prediction, 'stillWords');
+      return never(prediction, 'outcomeWords');
   }
 }
 
@@ -51,33 +62,26 @@ export const BLADE_STATE_WORDS: Readonly<Record<BladeState, string>> = {
   collapsedGap: 'with its gap lost',
 };
 
-/** Down to where a blade keeps turning, what starts it, and how the present speed stands to that. */
-export function stallWords(stall: Stall, speedMps: number, unit: 'mps' | 'kmh' | 'mph', brief = false): string {
-  switch (stall.outcome) {
-    case 'doesNotTurn':
-      return 'Does not keep turning at any speed.';
-    case 'outsideModel':
-      return 'Where it stops cannot be said: its measures make no sense.';
-    case 'stalls': {
-      const { keepsMps, startsMps, isSelfStarting } = stall;
-      const text = (mps: number) => decimalText(inUnit(mps, unit), 2);
-      const chance = speedMps > 0 ? chanceOfTurning(speedMps, keepsMps) : 1;
-      const now =
-        speedMps <= 0 || speedMps >= keepsMps.high
-          ? ''
-          : speedMps < keepsMps.low
-            ? ' At this speed it stops.'
-            : ` At this speed it may stop: it turns ${tenthsWords(chance)}.`;
-      const band = `Keeps turning down to ${text(keepsMps.value)} ${UNITS[unit].symbol} (${text(keepsMps.low)} to ${text(keepsMps.high)})`;
-      if (brief) return `${band}.${now}`;
-      return `${band}; starts ${isSelfStarting ? 'by itself ' : ''}at ${text(startsMps)}${isSelfStarting ? '' : ', with a twitch'}.${now}`;
-    }
-    default:
-      return never(stall, 'stallWords');
-  }
+type Stalls = Extract<Stall, { outcome: 'stalls' }>;
+
+/** The slowest speed at which it goes on turning, and in its why what starts it. */
+export function keepsFigure({ keepsMps, startsMps, isSelfStarting }: Stalls, unit: SpeedUnit) {
+  const text = (mps: number) => decimalText(inUnit(mps, unit), 2);
+  const { symbol } = UNITS[unit];
+  return {
+    value: text(keepsMps.value),
+    unit: symbol,
+    band: `${text(keepsMps.low)} to ${text(keepsMps.high)}`,
+    why: `Slower than this gravity stops it on the way up. Hanging, it starts ${isSelfStarting ? 'by itself ' : ''}at ${text(startsMps)} ${symbol}${isSelfStarting ? '' : ', with a twitch'}. Slow down once until it stops to make it surer.`,
+  };
 }
 
-/** A chance in tenths: “in 3 cases of 10”. */
+/** `may stop: turns 3 times in 10`. */
+export function chanceWords({ keepsMps }: Stalls, speedMps: number): string {
+  return `may stop: turns ${tenthsWords(chanceOfTurning(speedMps, keepsMps))}`;
+}
+
+/** A chance in tenths: “3 times in 10”. */
 function tenthsWords(chance: number): string {
-  return `in ${Math.min(9, Math.max(1, Math.round(chance * 10)))} cases of 10`;
+  return `${Math.min(9, Math.max(1, Math.round(chance * 10)))} times in 10`;
 }

@@ -16,7 +16,7 @@ import { findings } from '../core/judgement/findings';
 import { cutLengths } from '../core/lengths/lengths';
 import { lureMass } from '../core/lengths/mass';
 import { LAKE_WATER } from '../core/hydro/water';
-import { predictSpin } from '../core/predict/spin';
+import { doesTurn, predictSpin } from '../core/predict/spin';
 import { handlingCaution } from './caution-words';
 import { costWords, findingWords, repairWords } from './finding-words';
 import { refusalWords } from './refusal-words';
@@ -25,7 +25,8 @@ import { finishWords, KIND_WORDS, partLine, partMeasures, partTitle, stateWords 
 import { misfits, NOWHERE } from '../core/fits/fit';
 import { planMake } from '../core/make/plan';
 import { misfitWords } from './fit-words';
-import { stallWords, stillWords } from './spin-words';
+
+import { chanceWords, keepsFigure, outcomeWords } from './spin-words';
 import { AFTER_WORDS } from './after-words';
 import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, TOOL_WORDS } from './make-words';
 
@@ -40,22 +41,15 @@ function expectWords(...texts: string[]) {
 }
 
 describe('where a blade stalls, in words', () => {
-  const keepsMps = { value: 0.45, low: 0.35, high: 0.6, leastKnown: [] };
+  const keepsMps = { value: 0.45, low: 0.35, high: 0.6, slopes: [], leastKnown: [] };
   const stall = { outcome: 'stalls', keepsMps, startsMps: 0.8, isSelfStarting: false } as const;
 
-  it('says the slowest, its band, what starts it, and how the present speed stands to it', () => {
-    expect(stallWords(stall, 0.8, 'mps')).toBe(
-      'Keeps turning down to 0.45 m/s (0.35 to 0.60); starts at 0.80, with a twitch.',
-    );
-    expect(stallWords(stall, 0.5, 'mps', true)).toBe(
-      'Keeps turning down to 0.45 m/s (0.35 to 0.60). At this speed it may stop: it turns in 7 cases of 10.',
-    );
-    expect(stallWords(stall, 0.2, 'mph', true)).toBe(
-      'Keeps turning down to 1.01 mph (0.78 to 1.34). At this speed it stops.',
-    );
-    expect(stallWords({ ...stall, isSelfStarting: true }, 0.8, 'mps')).toContain('starts by itself at 0.80.');
-    expect(stallWords({ outcome: 'doesNotTurn' }, 0.8, 'mps')).toBe('Does not keep turning at any speed.');
-    expectWords(stallWords({ outcome: 'outsideModel', quantity: 'planAreaM2', value: 0 }, 0.8, 'mps'));
+  it('says the slowest, its band, what starts it, and how likely it turns at the present speed', () => {
+    expect(keepsFigure(stall, 'mps')).toMatchObject({ value: '0.45', unit: 'm/s', band: '0.35 to 0.60' });
+    expect(keepsFigure(stall, 'mps').why).toContain('it starts at 0.80 m/s, with a twitch.');
+    expect(keepsFigure(stall, 'mph')).toMatchObject({ value: '1.01', unit: 'mph', band: '0.78 to 1.34' });
+    expect(keepsFigure({ ...stall, isSelfStarting: true }, 'mps').why).toContain('it starts by itself at 0.80 m/s.');
+    expect(chanceWords(stall, 0.5)).toBe('may stop: turns 7 times in 10');
   });
 });
 
@@ -146,9 +140,9 @@ describe('any lure that can be reached', () => {
           for (const cost of costOfChange(start.build, lure.build)) expectWords(costWords(cost, lure.build, system));
           for (const { at } of predictSpin(lure.build, LAKE_WATER, [0, speedMps, 9]).blades) {
             for (const each of at) {
-              const words = stillWords(each);
-              if (each.outcome === 'turning') expect(words).toBeNull();
-              else expectWords(words ?? '');
+              if (doesTurn(each)) continue;
+              const { short, why } = outcomeWords(each);
+              expectWords(short, why);
             }
           }
         },
@@ -184,12 +178,12 @@ describe('any lure that can be reached', () => {
 
 describe('what a blade that does not turn says', () => {
   it('names the quantity and the limit when the model ends', () => {
-    expect(stillWords({ outcome: 'outsideModel', quantity: 'speedMps', value: 9, limit: 5 })).toBe(
+    expect(outcomeWords({ outcome: 'outsideModel', quantity: 'speedMps', value: 9, limit: 5 }).why).toBe(
       'The model holds up to 5 m/s.',
     );
-    expect(stillWords({ outcome: 'doesNotTurn', reason: 'frictionHoldsIt' })).toMatch(/Friction/);
-    expect(stillWords({ outcome: 'didNotConverge', residual: 1 })).toMatch(/No steady turning/);
-    expect(stillWords({ outcome: 'notFinite', where: 'torque' })).toMatch(/torque/);
+    expect(outcomeWords({ outcome: 'doesNotTurn', reason: 'frictionHoldsIt' }).why).toMatch(/Friction/);
+    expect(outcomeWords({ outcome: 'didNotConverge', residual: 1 }).why).toMatch(/No steady turning/);
+    expect(outcomeWords({ outcome: 'notFinite', where: 'torque' }).why).toMatch(/torque/);
   });
 
   it('knows every pattern by its trade name', () => {

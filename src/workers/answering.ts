@@ -57,17 +57,17 @@ export interface Answerer {
 
 /** @param handOver passes the buffers of an answer on without a copy */
 export function answerer(jobs: Jobs, handOver: <T extends object>(answer: T, buffers: ArrayBuffer[]) => T): Answerer {
-  const cancelled = new Set<number>();
+  const wanted = new Set<number>();
   return {
     answer: async (id, job, args) => {
       const found = jobs[job];
       if (!found) throw new Error(`the worker has no job ${job}`);
-      const answer = await found.run(args as never, () => cancelled.has(id));
-      cancelled.delete(id);
+      wanted.add(id);
+      const answer = await found.run(args as never, () => !wanted.has(id)).finally(() => wanted.delete(id));
       return typeof answer === 'object' && answer !== null ? handOver(answer, buffersOf(answer)) : answer;
     },
     cancel: (id) => {
-      cancelled.add(id);
+      wanted.delete(id);
     },
   };
 }

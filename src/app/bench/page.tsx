@@ -4,5 +4,5 @@ import { Bench } from '@/places/bench/Bench';
 export const metadata: Metadata = { title: 'Bench · Mazurka' };
 
 export default function BenchPage() {
-  return <Bench />;
+  return <Bench firstPicture="/bench/first-picture.json" />;
 }

@@ -5,9 +5,9 @@
  */
 
 /** The present shape of a lure, wherever it stands: in a file, a record of the browser's storage, a backup. */
-export const LURE_VERSION = 4;
+export const LURE_VERSION = 5;
 
-/** Consecutive steps: STEPS[n] turns data of version n into version n + 1. */
+/** Steps: STEPS[n] turns data of version n into version n + 1. Version 5 only brought what a lure of before has none of: readings, notes on versions. */
 const STEPS: Readonly<Record<number, (value: unknown) => unknown>> = {
   1: addItemStates,
   2: oneStatePerItem,

@@ -26,6 +26,7 @@ import {
   type Joined,
 } from '../lure/lure';
 import { carrierRoom, carrierSchema } from '../carriers/carrier';
+import { keptReadingSchema, MOST_READINGS } from '../lure/reading';
 import { lureProblem } from './lure-problem';
 import { LURE_VERSION, migrateLure } from './migrate';
 import { plainDataProblem } from '../plain-data';
@@ -93,6 +94,12 @@ export function salvage(raw: unknown, version: number = LURE_VERSION): Salvaged 
       lure.versions.push(kept.data);
     else leftOut.push(`lure.versions.${index}`);
   }
+  const readings = listOf(found.readings).flatMap((each, index) => {
+    const read = keptReadingSchema.safeParse(each);
+    if (!read.success) leftOut.push(`lure.readings.${index}`);
+    return read.success ? [read.data] : [];
+  });
+  if (readings.length > 0) lure.readings = readings.slice(0, MOST_READINGS);
   if (lureProblem(lure) !== null) lure.versions = [];
   // A way back holds only from the lure it was made on, so one damaged change takes the others along.
   const isWhole = leftOut.length === 0;
@@ -117,6 +124,7 @@ const looseSchema = z.object({
     }),
     made: z.optional(z.unknown()),
     versions: z.optional(z.unknown()),
+    readings: z.optional(z.unknown()),
   }),
   past: z.optional(z.unknown()),
   future: z.optional(z.unknown()),

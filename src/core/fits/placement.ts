@@ -1,5 +1,6 @@
 /** What a part is wanted for: which place it takes, which edits put it there, whether it fits. */
 import type { Part } from '../parts/part';
+import type { Clevis } from '../parts/kinds/clevis';
 import type { Frame } from '../parts/kinds/frame';
 import { carrierOfFrame } from '../carriers/bent-wire';
 import type { Edit } from '../lure/edit';
@@ -11,6 +12,8 @@ export type Placement =
   | { readonly put: 'swap'; readonly item: ItemId }
   | { readonly put: 'wire' }
   | { readonly put: 'thread'; readonly index: number }
+  /** Hung on a clevis that is threaded with it. */
+  | { readonly put: 'threadOnClevis'; readonly index: number; readonly clevis: Clevis }
   | { readonly put: 'seat'; readonly seat: Exclude<Seat, { on: 'strand' }> };
 
 /** False when the piece a place was named by is no longer on the lure, or the string is shorter now. */
@@ -21,6 +24,7 @@ export function placeStands(build: Build, placement: Placement): boolean {
     case 'wire':
       return true;
     case 'thread':
+    case 'threadOnClevis':
       return placement.index <= build.strand.length;
     case 'seat':
       return placement.seat.on !== 'item' || Object.hasOwn(build.items, placement.seat.item);
@@ -35,6 +39,7 @@ export function partInPlace(build: Build, placement: Placement): Part | null {
     case 'wire':
       return build.carrier.wire;
     case 'thread':
+    case 'threadOnClevis':
     case 'seat':
       return null;
   }
@@ -50,6 +55,8 @@ export function placementEdits(build: Build, placement: Placement, part: Part): 
       return part.kind === 'wire' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
     case 'thread':
       return [threadParts(build, part, placement.index)];
+    case 'threadOnClevis':
+      return [threadParts(build, placement.clevis, placement.index), seatPart(build, part, onNewClevis(build))];
     case 'seat':
       return [seatPart(build, part, placement.seat)];
   }
@@ -64,9 +71,32 @@ export function placeFor(build: Build, placement: Placement): Place {
       return wirePlace(build);
     case 'thread':
       return threadPlace(build, placement.index);
+    case 'threadOnClevis': {
+      const seat = onNewClevis(build);
+      const edit = threadParts(build, placement.clevis, placement.index);
+      const [clevis] = edit.kind === 'insert' ? edit.items : [];
+      return seatPlace(clevis ? { ...build, items: { ...build.items, [clevis.id]: clevis } } : build, seat);
+    }
     case 'seat':
       return seatPlace(build, placement.seat);
   }
+}
+
+/** The seat of a blade on a clevis that goes on with it. */
+function onNewClevis(build: Build) {
+  return { on: 'item', item: newItemId(build, 'clevis'), how: 'hung' } as const;
+}
+
+/** The item that a part becomes where it is put: the one that is there, or a new one; null for the wire. */
+export function itemPut(build: Build, placement: Placement, part: Part): ItemId | null {
+  if (placement.put === 'wire') return null;
+  return placement.put === 'swap' ? placement.item : newItemId(build, part.kind);
+}
+
+/** What builders put there unless they mean something else: in a head a hook with one point and a closed eye is cast. */
+export function isUsualIn(placement: Placement, part: Part): boolean {
+  const isCast = placement.put === 'seat' && placement.seat.on === 'item' && placement.seat.how === 'moulded';
+  return part.kind !== 'hook' || !isCast || (part.points === 1 && part.eye === 'closed');
 }
 
 /** For each part why it does not go there; empty where it does. The place is looked at once for all of them. */

@@ -7,7 +7,7 @@ import { filmSpread } from '../hydro/film-blade';
 import { stateOf } from '../lure/item-state';
 import type { Build, Item } from '../lure/lure';
 import { layOut, type Layout } from './layout';
-import { lineOf, type Line, type PlacedClevis, type PlacedEntry } from './placed';
+import { lineOf, type Line, type PlacedClevis, type PlacedEntry, type Span } from './placed';
 
 /** A blade that turns about a line: hung on a clevis, or behind a swivel. */
 export interface SpinSeat {
@@ -85,7 +85,7 @@ export function deltaSeats({ carriers }: Layout): DeltaSeat[] {
               ...entry,
               line: lineOf(id, 'run'),
               blade: entry.item.part,
-              tipsM: entry.x0M + DELTA_TIPS_AT * (entry.x1M - entry.x0M),
+              tipsM: deltaTipsM(entry),
             },
           ]
         : [],
@@ -93,8 +93,13 @@ export function deltaSeats({ carriers }: Layout): DeltaSeat[] {
   );
 }
 
+/** Where the tips of a delta blade stand that lies from here to there, m. */
+export function deltaTipsM({ x0M, x1M }: Span): number {
+  return x0M + DELTA_TIPS_AT * (x1M - x0M);
+}
+
 /** The nearest clevis or swivel in the chain that holds this item. */
-function hangerAbove(build: Build, item: Item): Item | null {
+export function hangerAbove(build: Build, item: Item): Item | null {
   if (item.part.kind === 'clevis' || item.part.kind === 'swivel') return item;
   if (item.seat.on !== 'item') return null;
   const parent = build.items[item.seat.item];

@@ -78,6 +78,26 @@ export interface Loads {
   centrifugal: number;
 }
 
+/** A sum over the strips with s⁰, s¹ and s². */
+export type ThreeMoments = readonly [number, number, number];
+
+/** Moments of what a turning blade flings, Σ (ρ_b t + ρz) sⁿ dA for n = 0, 1, 2: kg, kg m, kg m². */
+export function flungMoments(
+  { armM, areaM2, hollowM, count }: BladeStrips,
+  sheetMassKgM2: number,
+  waterDensityKgM3: number,
+): ThreeMoments {
+  let [m0, m1, m2] = [0, 0, 0];
+  for (let i = 0; i < count; i++) {
+    const s = armM[i] as number;
+    const mass = (sheetMassKgM2 + waterDensityKgM3 * (hollowM[i] as number)) * (areaM2[i] as number);
+    m0 += mass;
+    m1 += mass * s;
+    m2 += mass * s * s;
+  }
+  return [m0, m1, m2];
+}
+
 export class BladeLoads {
   /** Distance from the hole of each strip, then ½ρ times its area. */
   private readonly strips: Float64Array;
@@ -89,8 +109,7 @@ export class BladeLoads {
   private readonly edgeDrag: number;
   private readonly flapFactor: number;
   private readonly lobes: number;
-  /** Moments of what is flung, Σ (ρ_b t + ρz) sⁿ dA for n = 0, 1, 2. */
-  private readonly massMoments: readonly [number, number, number];
+  private readonly massMoments: ThreeMoments;
   readonly loads: Loads = {
     torque: 0,
     radial: 0,
@@ -116,20 +135,14 @@ export class BladeLoads {
     this.edgeDrag = edgeDrag;
     this.flapFactor = flapFactor;
     this.lobes = blade.lobes;
-    const { armM, areaM2, hollowM, count } = blade.strips;
+    const { armM, areaM2, count } = blade.strips;
     this.count = count;
     this.strips = new Float64Array(2 * count);
-    let [m0, m1, m2] = [0, 0, 0];
     for (let i = 0; i < count; i++) {
-      const [s, dA] = [armM[i] as number, areaM2[i] as number];
-      this.strips[i] = s;
-      this.strips[count + i] = 0.5 * waterDensityKgM3 * dA;
-      const mass = (blade.sheetMassKgM2 + waterDensityKgM3 * (hollowM[i] as number)) * dA;
-      m0 += mass;
-      m1 += mass * s;
-      m2 += mass * s * s;
+      this.strips[i] = armM[i] as number;
+      this.strips[count + i] = 0.5 * waterDensityKgM3 * (areaM2[i] as number);
     }
-    this.massMoments = [m0, m1, m2];
+    this.massMoments = flungMoments(blade.strips, blade.sheetMassKgM2, waterDensityKgM3);
   }
 
   /**

@@ -22,7 +22,7 @@ import type { BladeStrips } from '../parts/outline';
 import { addedMass } from './added-mass';
 import { findRoot } from '../root';
 import { FOR_ANSWER, MAX_SPEED_MPS, restTorques, steadySolver, type SpinOutcome, type Turning } from './spin';
-import type { Bearing, SpinBlade } from './blade-loads';
+import { flungMoments, type Bearing, type SpinBlade, type ThreeMoments } from './blade-loads';
 import calibrated from './spin-coefficients.json';
 
 /** P of a turning blade over the least that keeps it turning, its flap held and free: 1 where it stops. */
@@ -55,32 +55,26 @@ export interface TurnNumbers {
 
 /** Σ m sⁿ dA, Σ m_a sⁿ dA for n = 0, 1, 2 and Σ sⁿ dA for n = 0, 1: all that turning and flapping have of a blade. */
 interface Moments {
-  readonly carried: Three;
-  readonly added: Three;
+  readonly carried: ThreeMoments;
+  readonly added: ThreeMoments;
   readonly area: readonly [number, number];
 }
-type Three = readonly [number, number, number];
 
 const momentsOf = lastPer((strips: BladeStrips, lengthM: number, sheetMassKgM2: number, rho: number): Moments => {
-  const { armM, areaM2, hollowM, count } = strips;
+  const { armM, areaM2, count } = strips;
   const along = addedMass(strips, lengthM, rho);
-  const carried: [number, number, number] = [0, 0, 0];
   const added: [number, number, number] = [0, 0, 0];
   const area: [number, number] = [0, 0];
   for (let i = 0; i < count; i++) {
     const [s, dA] = [armM[i] as number, areaM2[i] as number];
-    const m = (sheetMassKgM2 + rho * (hollowM[i] as number)) * dA;
     const ma = (along[i] as number) * dA;
-    carried[0] += m;
-    carried[1] += m * s;
-    carried[2] += m * s * s;
     added[0] += ma;
     added[1] += ma * s;
     added[2] += ma * s * s;
     area[0] += dA;
     area[1] += dA * s;
   }
-  return { carried, added, area };
+  return { carried: flungMoments(strips, sheetMassKgM2, rho), added, area };
 });
 
 /** What rules the two speeds of a turning blade; null of one that gravity does nothing to. */

@@ -48,14 +48,12 @@ export class WarmSpin {
     const { blade, bearing, scan } = this;
     const bracket = bracketAt(scan, blade, bearing, speedMps);
     if (bracket.outcome !== 'bracketed') return bracket;
-    const { slower, faster } = bracket;
+    const isRunning = () => this.kappa >= bracket.slower.kappa && this.kappa <= bracket.faster.kappa;
     const before = scan.loads.evaluations;
-    if (this.kappa >= slower.kappa && this.kappa <= faster.kappa && this.follow(speedMps)) {
-      if (this.kappa >= slower.kappa && this.kappa <= faster.kappa) {
-        const { kappa, spreadRad, waterDensityKgM3 } = this;
-        const evaluations = scan.loads.evaluations - before;
-        return turningAt(scan.loads.loads, kappa, spreadRad, blade, bearing, waterDensityKgM3, speedMps, evaluations);
-      }
+    if (isRunning() && this.follow(speedMps) && isRunning()) {
+      const { kappa, spreadRad, waterDensityKgM3 } = this;
+      const evaluations = scan.loads.evaluations - before;
+      return turningAt(scan.loads.loads, kappa, spreadRad, blade, bearing, waterDensityKgM3, speedMps, evaluations);
     }
     const found = this.cold(speedMps);
     this.remember(found, speedMps);

@@ -1,10 +1,8 @@
 /** What of a lure planes on the surface: the lobes of its delta blades, and the underside of its head. */
-import { roomOf } from '../parts/part';
-import type { Build } from '../lure/lure';
+import { roomOf, type Part } from '../parts/part';
 
-/** Lift area at the surface, m²; null for a lure without a delta blade, which is not made to stay up. */
-export function planingAreas({ items }: Build): number | null {
-  const parts = Object.values(items).map(({ part }) => part);
+/** Lift area of these parts at the surface, m²; null without a delta blade among them: then it is not made to stay up. */
+export function planingAreas(parts: readonly Part[]): number | null {
   if (!parts.some(({ kind }) => kind === 'deltaBlade')) return null;
   return parts.reduce((sum, part) => sum + roomOf(part).planingM2(part), 0);
 }

@@ -3,6 +3,7 @@ import { PATTERNS } from '../parts/blade-pattern';
 import type { Blade } from '../parts/kinds/blade';
 import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import type { FilmBlade } from '../parts/kinds/film-blade';
+import type { PartOf } from '../parts/part';
 import type { Bearing, SpinBlade } from '../hydro/blade-loads';
 import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta-blade';
 import { filmBearing, filmSpinBlade, FILM_COEFFICIENTS } from '../hydro/film-blade';
@@ -80,6 +81,11 @@ export function deltaTurner(blade: DeltaBlade, waterDensityKgM3: number): Turner
   return threadedTurner(deltaSpinBlade(blade, waterDensityKgM3), DELTA_COEFFICIENTS);
 }
 
+/** What of a clevis sits on the wire. @param dropM from the axle to the hole of what hangs on it */
+export function clevisSeat(clevis: PartOf<'clevis'>, dropM: number): Omit<Seated, 'item'> {
+  return { part: clevis, dropM, boreM: clevis.boreM, legRadiusM: outsideRadius(clevis) };
+}
+
 /** What of a film or a delta blade sits on the wire. */
 export function threadedSeat({ boreM }: FilmBlade | DeltaBlade): Pick<Seated, 'dropM' | 'boreM' | 'legRadiusM'> {
   return { dropM: 0, boreM, legRadiusM: boreM / 2 + 0.001 };
@@ -139,15 +145,5 @@ function clevisBlades(build: Build, layout: Layout): ItemId[] {
 function seatBearing(layout: Layout, { clevis, swivel, dropM }: SpinSeat, state: BladeState): Bearing {
   if (swivel) return swivelBearing(swivel, state);
   if (!clevis) throw new Error('seatBearing: a blade turns on a clevis or behind a swivel');
-  return bearingOf(
-    layout,
-    {
-      item: clevis.item.id,
-      part: clevis.clevis,
-      dropM,
-      boreM: clevis.clevis.boreM,
-      legRadiusM: outsideRadius(clevis.clevis),
-    },
-    state,
-  );
+  return bearingOf(layout, { item: clevis.item.id, ...clevisSeat(clevis.clevis, dropM) }, state);
 }

@@ -28,6 +28,10 @@ export type Repair =
   | { readonly code: 'turnClaw'; readonly edits: readonly Edit[] }
   | { readonly code: 'moveCollar'; readonly toShare: number; readonly edits: readonly Edit[] }
   | { readonly code: 'thinTips'; readonly edits: readonly Edit[] }
+  | { readonly code: 'putOn'; readonly part: Part; readonly edits: readonly Edit[] }
+  | { readonly code: 'swapFor'; readonly part: Part; readonly edits: readonly Edit[] }
+  | { readonly code: 'formLoop'; readonly edits: readonly Edit[] }
+  | { readonly code: 'takeOutOfClevis'; readonly edits: readonly Edit[] }
   | { readonly code: 'takeOffStinger'; readonly edits: readonly Edit[] }
   | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
 
@@ -119,3 +123,14 @@ export type Finding = FindingBase &
     | { readonly code: 'doubtfulMass'; readonly massKg: number; readonly geometryKg: number }
     | { readonly code: 'noHook' }
   );
+
+/** What a bend of the wire can put right or wrong. */
+export const TOUCHED_BY_BENDS: ReadonlySet<Finding['code']> = new Set<Finding['code']>([
+  'armOutOfLine',
+  'armTwisted',
+  'armTooShort',
+  'bladeAgainstBlade',
+  'bladeAgainstHead',
+  'bladeAgainstHook',
+  'endLoop',
+]);

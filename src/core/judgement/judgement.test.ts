@@ -170,7 +170,9 @@ describe('what must come out right', () => {
     const lacking = finding.wantedM - finding.clearanceM;
     expect(repair.count).toBe(Math.ceil(lacking / 0.0047));
     expect(repairWords(repair, 'metric')).toMatch(/^Add two 5 mm beads below the clevis$/);
-    expect(findingWords(finding, short.build, 'metric').figure).toMatch(/mm \(.* in\) too far/);
+    // Each wholly in the chosen measures.
+    expect(findingWords(finding, short.build, 'metric').figure).toMatch(/^\d+\.\d mm too far$/);
+    expect(findingWords(finding, short.build, 'trade').figure).toMatch(/^\d\.\d{3} in too far$/);
   });
 
   it('a tube that holds the hook in line leaves the blade more room', () => {

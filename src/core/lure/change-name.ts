@@ -39,6 +39,10 @@ export const CHANGE_CODES = [
   'keepVersion',
   'goBackToVersion',
   'forgetVersion',
+  'note',
+  'noteVersion',
+  'keepReading',
+  'forgetReading',
   'markMade',
   'markNotMade',
 ] as const;

@@ -17,7 +17,6 @@ import {
   MOST_ENTRIES,
   MOST_ITEMS,
   MOST_JOINED,
-  MOST_VERSIONS,
   itemIdSchema,
   itemSchema,
   joinedSchema,
@@ -25,7 +24,6 @@ import {
   madeSchema,
   seatSchema,
   strandEntrySchema,
-  versionSchema,
   type Build,
   type CarrierId,
   type Item,
@@ -33,13 +31,13 @@ import {
   type Lure,
   type StrandEntry,
 } from './lure';
+import { applyKept, keptEdits } from './kept-edits';
 import { bentWireSchema } from '../carriers/bent-wire';
 import { carrierSchema, type Carrier } from '../carriers/carrier';
 import { carriersOf } from './strung';
 import { sizeProblem } from './size';
 import { structureProblem, type Refusal } from './structure';
 
-const versionPlace = z.int().check(z.nonnegative(), z.maximum(MOST_VERSIONS));
 /** Of the first carrier unless another is named. */
 const on = z.optional(carrierIdSchema);
 const placedEntrySchema = z.strictObject({ index: z.int().check(z.nonnegative()), entry: strandEntrySchema, on });
@@ -110,9 +108,7 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rename'), name: shortText }),
   z.strictObject({ kind: z.literal('note'), note: noteText(LONGEST_NOTE) }),
   z.strictObject({ kind: z.literal('mark'), made: z.nullable(madeSchema) }),
-  /** Keeps a build under a name, so that it ends up at `at` among the versions. */
-  z.strictObject({ kind: z.literal('keepVersion'), at: versionPlace, version: versionSchema }),
-  z.strictObject({ kind: z.literal('forgetVersion'), at: versionPlace }),
+  ...keptEdits,
   /** All versions at once: how histories of before 2026-12 kept and forgot one. */
   z.strictObject({ kind: z.literal('versions'), versions: lureSchema.def.shape.versions }),
   /** Goes to another build whole: how histories of before 2026-12 went back to a version. */
@@ -219,24 +215,12 @@ function applyOne(lure: Lure, edit: Edit): Step {
       return { lure: { ...lure, note: edit.note }, inverse: { kind: 'note', note: lure.note } };
     case 'mark':
       return { lure: { ...lure, made: edit.made }, inverse: { kind: 'mark', made: lure.made } };
-    case 'keepVersion': {
-      const { at, version } = edit;
-      const { length } = lure.versions;
-      if (at > length) return { refusal: { code: 'noSuchVersion', index: at, length } };
-      return {
-        lure: { ...lure, versions: lure.versions.toSpliced(at, 0, version) },
-        inverse: { kind: 'forgetVersion', at },
-      };
-    }
-    case 'forgetVersion': {
-      const { at } = edit;
-      const version = lure.versions[at];
-      if (!version) return { refusal: { code: 'noSuchVersion', index: at, length: lure.versions.length } };
-      return {
-        lure: { ...lure, versions: lure.versions.toSpliced(at, 1) },
-        inverse: { kind: 'keepVersion', at, version },
-      };
-    }
+    case 'keepVersion':
+    case 'forgetVersion':
+    case 'noteVersion':
+    case 'keepReading':
+    case 'forgetReading':
+      return applyKept(lure, edit);
     case 'versions':
       return { lure: { ...lure, versions: edit.versions }, inverse: { kind: 'versions', versions: lure.versions } };
     case 'rebuild':

@@ -8,7 +8,7 @@ import { turnAll } from '../predict/turned';
 import { CARRIERS, type Carrier } from '../carriers/carrier';
 import type { CarrierRoom } from '../carriers/room';
 import { straightWireRoom, type StraightWire } from '../carriers/straight-wire';
-import { type Edit } from './edit';
+import type { Edit } from './edit';
 import { findings } from '../judgement/findings';
 import { layOut } from '../geometry/layout';
 import { FIRST_CARRIER, type CarrierId, type ItemId, type Lure, type Seat } from './lure';

@@ -10,24 +10,10 @@ import { partSchema, stateSchema } from '../parts/part';
 import { HOWS } from '../parts/kinds/room';
 import type { WireEnd } from '../parts/wire-form';
 import { carrierSchema } from '../carriers/carrier';
+import { carrierIdSchema, itemIdSchema, lureIdSchema, type CarrierId, type ItemId, type LureId } from './ids';
+import { keptReadingsSchema } from './reading';
 
-export const itemIdSchema = z
-  .string()
-  .check(z.regex(/^[a-zA-Z]+-[0-9]+$/, 'an item id like bead-2'), z.maxLength(40))
-  .brand<'ItemId'>();
-export type ItemId = z.infer<typeof itemIdSchema>;
-
-export const lureIdSchema = z
-  .string()
-  .check(z.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'a lure id: small letters, digits and single hyphens'), z.maxLength(80))
-  .brand<'LureId'>();
-export type LureId = z.infer<typeof lureIdSchema>;
-
-export const carrierIdSchema = z
-  .string()
-  .check(z.regex(/^[a-zA-Z]+-[0-9]+$/, 'a carrier id like wire-2'), z.maxLength(40))
-  .brand<'CarrierId'>();
-export type CarrierId = z.infer<typeof carrierIdSchema>;
+export { carrierIdSchema, itemIdSchema, lureIdSchema, type CarrierId, type ItemId, type LureId };
 
 /** The carrier that the line pulls. Those joined to it have ids of their own. */
 export const FIRST_CARRIER = carrierIdSchema.parse('wire-1');
@@ -118,8 +104,12 @@ export const madeSchema = z.strictObject({
   build: buildSchema,
 });
 
-/** A build kept under a name, to go back to or compare with. */
-export const versionSchema = z.strictObject({ name: shortText, build: buildSchema });
+/** A build kept under a name, to go back to or compare with, and what was noted of it. */
+export const versionSchema = z.strictObject({
+  name: shortText,
+  note: z.optional(noteText(LONGEST_NOTE)),
+  build: buildSchema,
+});
 
 export const lureSchema = z.strictObject({
   id: lureIdSchema,
@@ -129,6 +119,8 @@ export const lureSchema = z.strictObject({
   build: buildSchema,
   made: z.nullable(madeSchema),
   versions: z.array(versionSchema).check(z.maxLength(MOST_VERSIONS)),
+  /** What was measured of it on the water; absent where nothing was. */
+  readings: z.optional(keptReadingsSchema),
 });
 export type Lure = z.infer<typeof lureSchema>;
 

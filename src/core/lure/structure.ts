@@ -58,10 +58,11 @@ export type Refusal =
   /** A value that the lure's own file does not take: where it stands in the change, and what would be right. */
   | { readonly code: 'faultyValue'; readonly path: string; readonly message: string }
   | { readonly code: 'noSuchVersion'; readonly index: number; readonly length: number }
+  | { readonly code: 'noSuchReading'; readonly index: number; readonly length: number }
   | { readonly code: 'swapKind'; readonly item: ItemId; readonly from: PartKind; readonly to: PartKind };
 
 /** What a lure can have too much of. */
-export type Bounded = 'versions' | 'items' | 'entries' | 'carriers' | 'depth' | 'data' | 'edits';
+export type Bounded = 'versions' | 'readings' | 'items' | 'entries' | 'carriers' | 'depth' | 'data' | 'edits';
 
 /** What a loop of the wire takes, what is forced over its tie, and what is cast about the nose of a bent one. */
 const LOOP_TAKES: ReadonlySet<Port> = new Set<Port>(['coil', 'hookEye', 'hole', 'swivelEye']);
@@ -92,7 +93,8 @@ export function hasRoomToHold(build: Build, item: Item, how: How): boolean {
   return !holdsOf(item.part.kind, how)?.isOnlyOne || heldOn(build, item, how).length === 0;
 }
 
-function heldOn(build: Build, { id }: Item, how: How): Item[] {
+/** What sits on this item in this way. */
+export function heldOn(build: Build, { id }: Item, how: How): Item[] {
   return childrenOf(build, id).filter(({ seat }) => seat.on === 'item' && seat.how === how);
 }
 

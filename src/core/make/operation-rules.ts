@@ -23,7 +23,7 @@ export function pointsBrought(operation: Operation, goal: Goal): ItemId[] {
   );
 }
 
-/** The operation of a operation. Each is only ever handed operations of its own kind. */
+/** The rule of an operation. Each is only ever handed operations of its own kind. */
 export function ruleOf(operation: Operation): OperationRule<Op> {
   return OPERATIONS[operation.op] as unknown as OperationRule<Op>;
 }

@@ -49,7 +49,7 @@ export type Operation =
 export type Op = Operation['op'];
 export type OperationOf<O extends Op> = Extract<Operation, { op: O }>;
 
-/** The items a operation puts on or works at, the one it is about first. */
+/** The items an operation puts on or works at, the one it is about first. */
 export function itemsOf(operation: Operation): ItemId[] {
   const named: Named = operation as object;
   const isOnIt = operation.op === 'tieDressing' || operation.op === 'lashKeeper' || operation.op === 'pushTrailer';

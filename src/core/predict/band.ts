@@ -31,6 +31,8 @@ const TO_NOTHING = 3;
 
 export interface Spread {
   readonly banded: Banded;
+  /** Signed change with each factor a half width up, in the output's own scale. */
+  readonly slopes: readonly number[];
   /** Half width that each factor alone gives the band, in the output's own scale: largest is least known. */
   readonly byFactor: readonly number[];
 }
@@ -74,12 +76,15 @@ export function spreadOf(
       : [down >= TO_NOTHING ? 0 : value * Math.exp(-down), value * Math.exp(up)];
   return {
     banded: { value, low: Math.min(value, Math.max(floor, low)), high },
+    slopes: Array.from(slope),
     byFactor: Array.from(slope, (m, k) => Math.abs(m) * Math.sqrt(Math.max(0, covariance[k]?.[k] ?? 0))),
   };
 }
 
 /** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */
 export interface Said extends Banded {
+  /** Signed change with each factor of the belief a half width up: as a logarithm of a share, or a step (its form says which). */
+  readonly slopes: readonly number[];
   readonly leastKnown: readonly Factor[];
 }
 /** How many of the factors are named. */
@@ -88,7 +93,7 @@ const LEAST_KNOWN = 3;
 const WORTH_NAMING = 0.1;
 
 /** The band of an output, and what makes it so wide. */
-export function said({ banded, byFactor }: Spread, factors: readonly Factor[]): Said {
+export function said({ banded, slopes, byFactor }: Spread, factors: readonly Factor[]): Said {
   let most = 0;
   for (const width of byFactor) most = Math.max(most, width);
   // Widest first; of equal ones the first.
@@ -99,5 +104,5 @@ export function said({ banded, byFactor }: Spread, factors: readonly Factor[]): 
     widest.splice(at < 0 ? widest.length : at, 0, k);
     if (widest.length > LEAST_KNOWN) widest.pop();
   });
-  return { ...banded, leastKnown: widest.flatMap((k) => factors[k] ?? []) };
+  return { ...banded, slopes, leastKnown: widest.flatMap((k) => factors[k] ?? []) };
 }

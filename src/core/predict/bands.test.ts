@@ -1,25 +1,16 @@
 /** The bands against random draws of all factors together, over every blade of the catalogue, where it may stop and above. */
 import { describe, expect, it } from 'vitest';
+import { drawnRide } from '@/testing/drawn-ride';
 import { plainSpinner } from '@/testing/lures';
 import { measured, percent } from '@/testing/measured';
 import { normals, seeded } from '@/testing/seeded';
-import { slowestKept } from '../hydro/round-the-turn';
-import { FOR_BAND } from '../hydro/spin';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import { LAKE_WATER } from '../hydro/water';
 import { partsOfKind } from '../parts/catalogue';
 import { HALF_WIDTHS_A_SIGMA } from './band';
-import { crossingsOf, GRID_MPS } from './crossings';
-import { coefficientsAt, factorsOf, sharedAt } from './factors';
-import { axleCosines } from './inclined';
-import { keptAt, rubbed } from './keeping';
-import { outputsOf } from './outputs';
+import { factorsOf } from './factors';
 import { predict } from './predict';
-import { rideAt } from './ride';
 import { lureInWater } from './lure-in-water';
-import { againstStall } from './spin';
-import { scaledTo } from './scaled-lure';
-import { outcomesAt, turnAll } from './turned';
 
 const DRAWS = 100;
 const KEYS = ['keeps', 'thumpNs', 'depthM'] as const;
@@ -35,35 +26,12 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
       const keeps = prediction.spin.blades[0]?.keeps;
       const [spinner] = inWater.spinners;
       if (ride?.outcome !== 'rides' || !keeps || !spinner) throw new Error(`${id} is predicted`);
-      const speeds = [speedMps, ...GRID_MPS];
-      const axleCos = axleCosines(inWater, speeds);
       const factors = factorsOf([spinner.station]);
       const normal = normals(seeded(11));
       const count = { keeps: 0, thumpNs: 0, depthM: 0 };
       for (let n = 0; n < DRAWS; n++) {
         const at = factors.map(() => normal() / HALF_WIDTHS_A_SIGMA);
-        const shared = sharedAt(factors, at);
-        const coefficients = coefficientsAt(spinner.nominal, spinner.station, factors, at);
-        const kept = slowestKept(
-          spinner.blade(coefficients),
-          rubbed(spinner.bearing, shared.rub),
-          inWater.rho,
-          null,
-          FOR_BAND,
-        );
-        const keptMps = kept.outcome === 'keeps' ? keptAt(kept, shared.flapping) : Infinity;
-        const turned = turnAll(inWater.spinners, inWater.rho, speeds, {
-          coefficients: [coefficients],
-          axleCos,
-          doesTurn: (_, speed) => {
-            const along = axleCos[0]?.[speed] ?? 1;
-            return againstStall((speeds[speed] ?? 0) * along, along) >= keptMps;
-          },
-        });
-        const scaled = scaledTo(inWater, shared);
-        const one = { scaled, turned, crossings: crossingsOf(inWater, scaled, turned, 1) };
-        const drawn = rideAt(inWater, scaled, outcomesAt(turned, 0), speedMps, [USUAL_OUTFIT.lineOutM]);
-        const { thumpNs, depthM } = outputsOf(drawn, one, true, USUAL_OUTFIT.lineOutM);
+        const { keptMps, thumpNs, depthM } = drawnRide(inWater, speedMps, factors, at);
         const isIn = (value: number | null, band: { low: number; high: number } | null | undefined) =>
           value !== null && band && value >= band.low - 1e-9 && value <= band.high + 1e-9;
         if (isIn(keptMps, keeps.mps)) count.keeps++;

@@ -78,7 +78,7 @@ export function lureInWater(
       };
     }),
     arm: armOf(build, layout, bodies, rho),
-    planing: planingAreas(build),
+    planing: planingAreas(Object.values(build.items).map(({ part }) => part)),
   };
 }
 
@@ -108,10 +108,9 @@ function momentShare(part: Part, isBehindSwivel: boolean): number {
   return part.kind === 'deltaBlade' ? 1 / part.lobes : 1;
 }
 
-/** Where the line pulls: the tie of a bent wire, the nose loop of a straight one. */
-function tieOf(layout: Layout): PlanePlace {
-  if (layout.path) return layout.path.tie ?? pointOn(layout.lines.run, 0);
-  return pointOn(layout.lines.run, layout.nose.loopCentreM);
+/** Where the line pulls on the first carrier: the tie of a bent wire, the nose loop of a straight one. */
+export function tieOf({ path, lines, nose }: Pick<Layout, 'path' | 'lines' | 'nose'>): PlanePlace {
+  return path?.tie ?? pointOn(lines.run, path ? 0 : nose.loopCentreM);
 }
 
 function pulledAt(layout: Layout, station: ItemId): PlanePlace {

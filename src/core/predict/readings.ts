@@ -15,10 +15,10 @@
  * Source: any text on estimation (Bell and Cathey, IEEE Trans. Automatic Control 38, 1993: the iterated Kalman filter is
  * Gauss–Newton).
  */
-import * as z from 'zod/mini';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Water } from '../hydro/water';
-import { itemIdSchema, type Build } from '../lure/lure';
+import type { Build } from '../lure/lure';
+import type { Reading } from '../lure/reading';
 import { HALF_WIDTHS_A_SIGMA } from './band';
 import { crossingsOf, GRID_MPS } from './crossings';
 import { beliefFor, coefficientsAt, movedBy, sharedAt, type Belief, type Factor } from './factors';
@@ -28,53 +28,6 @@ import { lureInWater, type LureInWater } from './lure-in-water';
 import { scaledTo, type ScaledLure } from './scaled-lure';
 import { outcomesAt, turnAll, type AxleCosines, type Turned } from './turned';
 import type { Asked } from './predict';
-
-/** Share of what was read that it may be off by, nine times in ten. */
-const errorShare = z.number().check(z.minimum(0.001), z.maximum(1));
-/** Taken although it is doubted: it was read again and stands. */
-const insisted = z.optional(z.boolean());
-const speedMps = z.number().check(z.minimum(0.05), z.maximum(5));
-
-export const readingSchema = z.discriminatedUnion('kind', [
-  /** Turns of a blade counted at a known speed. */
-  z.strictObject({
-    kind: z.literal('rate'),
-    station: itemIdSchema,
-    speedMps,
-    rateHz: z.number().check(z.minimum(0.1), z.maximum(200)),
-    errorShare: z._default(errorShare, 0.05),
-    insisted,
-  }),
-  /** How far a blade stands out from its wire, on a photograph from the side. */
-  z.strictObject({
-    kind: z.literal('spread'),
-    station: itemIdSchema,
-    speedMps,
-    spreadRad: z.number().check(z.minimum(0.02), z.maximum(1.57)),
-    errorShare: z._default(errorShare, 0.08),
-    insisted,
-  }),
-  /** Depth the lure ran at with this much line out, at a known speed. */
-  z.strictObject({
-    kind: z.literal('depth'),
-    speedMps,
-    lineOutM: z.number().check(z.minimum(0.5), z.maximum(300)),
-    depthM: z.number().check(z.minimum(0.05), z.maximum(100)),
-    errorShare: z._default(errorShare, 0.08),
-    insisted,
-  }),
-  /** Time it took to fall through this much water on slack line. */
-  z.strictObject({
-    kind: z.literal('sink'),
-    /** Up to what a line is long. */
-    throughM: z.number().check(z.minimum(0.01), z.maximum(10)),
-    seconds: z.number().check(z.minimum(0.1), z.maximum(600)),
-    errorShare: z._default(errorShare, 0.08),
-    insisted,
-  }),
-]);
-export type Reading = z.infer<typeof readingSchema>;
-export const readingsSchema = z.array(readingSchema).check(z.maxLength(200));
 
 /** A reading that teaches nothing: what it reads cannot be predicted of this lure. */
 export interface Unused {

@@ -51,7 +51,7 @@ describe('a body in the water', () => {
     }
   });
 
-  it('at the angle it hangs at nothing turns it, basis from each force and its place', () => {
+  it('at the angle it hangs at nothing turns it, worked from each force and its place', () => {
     const body: TrimBody = {
       xM: 0.04,
       yM: -0.01,
@@ -176,7 +176,7 @@ describe('what it shakes on, and how it tracks', () => {
   });
 });
 
-describe('lean, basis from weights and torque', () => {
+describe('lean, worked from weights and torque', () => {
   it('hangs its weight straight under the pull; a torque turns it until they balance, too much turns it over', () => {
     const under = { upNm: -0.002, asideNm: 0 };
     expect(leanOf(under, 0)).toMatchObject({ outcome: 'leans', keelNm: 0.002 });

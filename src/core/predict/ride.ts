@@ -1,8 +1,8 @@
 /**
  * How a lure rides: how it shakes, hangs, leans and turns aside, how steeply its line leaves it, how deep it runs, to which
  * side it pulls. From its bodies (in-water/bodies.ts), its arm (in-water/arm.ts), what its blades do (spin.ts) and the line
- * (hydro/towed-line.ts). What is the same at every speed is laid ready once (inWater.ts); a ride is then worked out for any
- * set of the shared coefficients (scaled.ts). A blade that does not turn trails and flutters.
+ * (hydro/towed-line.ts). What is the same at every speed is laid ready once (lure-in-water.ts); a ride is then worked out for any
+ * set of the shared coefficients (scaled-lure.ts). A blade that does not turn trails and flutters.
  */
 import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '../hydro/arm-shake';
 import { lineTwist } from '../hydro/line-twist';

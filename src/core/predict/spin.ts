@@ -76,6 +76,7 @@ export interface Spins {
  * Predicts every turning blade of a build.
  * @param speedsMps speeds through the water, m/s; those the model does not cover come back as a named outcome
  * @param state what has happened to the blades: clean, weed on the clevis, a clevis swung across its wire, a gap lost
+ * @param learnt what readings have taught; null before any
  */
 export function predictSpin(
   build: Build,
@@ -83,6 +84,7 @@ export function predictSpin(
   speedsMps: readonly number[],
   state: BladeState = 'clean',
   layout: Layout = layOut(build),
+  learnt: Belief | null = null,
 ): SpinPrediction {
   const known = LAST.get(build);
   const inWater =
@@ -90,7 +92,7 @@ export function predictSpin(
       ? known.inWater
       : lureInWater(build, water, USUAL_OUTFIT, state, layout);
   LAST.set(build, { water, state, inWater });
-  return bladesSaid(build, layout, speedsMps, spinsOf(inWater, speedsMps, null));
+  return bladesSaid(build, layout, speedsMps, spinsOf(inWater, speedsMps, learnt));
 }
 
 /** A build as it was last asked about: while a retrieve is drawn faster and slower it stays as it is. */

@@ -18,6 +18,7 @@ import {
 import { carrierRoom, type Carrier } from '../carriers/carrier';
 import type { CarrierSpring } from '../carriers/room';
 import type { LineKind } from '../geometry/placed';
+import { hangerAbove } from '../geometry/seats';
 import { carrierOfItem, carriersOf, type Strung } from '../lure/strung';
 
 /** An item that sits on something, and what sits on it. */
@@ -60,10 +61,7 @@ export interface Turns {
  * How far the measures of a slot's part reach: to what hangs together with it, to all that is on the strand, or to the
  * whole lure.
  */
-export type Reach =
-  | { readonly to: 'all' }
-  | { readonly to: 'strand'; readonly carrier: number }
-  | { readonly to: 'hung'; readonly carrier: number; readonly at: 'nose' | 'tail' | 'tie' };
+export type Reach = 'all' | 'strand' | 'nose' | 'tail' | 'tie';
 
 export interface Assembly {
   readonly items: readonly Item[];
@@ -76,9 +74,10 @@ export interface Assembly {
   /** Of each slot whether the wire goes through it. */
   readonly isThreaded: readonly boolean[];
   readonly turns: readonly Turns[];
+  /** Of each slot. What reaches less than all is on the only carrier. */
   readonly reaches: readonly Reach[];
-  /** Of each slot all that its part reaches, itself among them. */
-  readonly reached: readonly Uint16Array[];
+  /** The slots of each reach. */
+  readonly reached: Readonly<Record<Exclude<Reach, 'all'>, readonly number[]>>;
   /** The carrier that swings like a spring, nearest to the line; null without one. */
   readonly spring: { readonly carrier: number; readonly spring: CarrierSpring } | null;
 }
@@ -134,8 +133,7 @@ export function assemble(build: Build): Assembly {
     waiting = waiting.filter(({ id }) => !placed.has(id));
   }
   const reaches = items.map((_, slot) => reachOf(slot, carriers, isThreaded, items));
-  const isAlike = (a: Reach, b: Reach) =>
-    a.to === 'all' || (a.to === b.to && (a.to !== 'hung' || b.to !== 'hung' || a.at === b.at));
+  const reaching = (reach: Reach) => reaches.flatMap((each, slot) => (each === reach ? [slot] : []));
   return {
     items,
     slots,
@@ -143,11 +141,14 @@ export function assemble(build: Build): Assembly {
     on,
     lines,
     isThreaded,
-    turns: turnsOf(items, slots, isThreaded, carriers),
+    turns: turnsOf(build, items, slots, isThreaded, carriers),
     reaches,
-    reached: reaches.map((own) =>
-      Uint16Array.from(reaches.flatMap((other, slot) => (isAlike(own, other) ? [slot] : []))),
-    ),
+    reached: {
+      strand: reaching('strand'),
+      nose: reaching('nose'),
+      tail: reaching('tail'),
+      tie: reaching('tie'),
+    },
     spring: springOf(build, carriers),
   };
 }
@@ -160,18 +161,18 @@ function reachOf(
 ): Reach {
   const [only] = carriers;
   // What is joined hangs on what is before it.
-  if (!only || carriers.length > 1) return { to: 'all' };
+  if (!only || carriers.length > 1) return 'all';
   const isIn = (all: readonly Hanging[]): boolean => all.some((each) => each.slot === slot || isIn(each.held));
-  if (isIn(only.nose)) return { to: 'hung', carrier: 0, at: 'nose' };
-  if (isIn(only.tie)) return { to: 'hung', carrier: 0, at: 'tie' };
+  if (isIn(only.nose)) return 'nose';
+  if (isIn(only.tie)) return 'tie';
   const last = only.strand.at(-1);
   if (isIn(only.tail)) {
     // A tube over the tail is as long as what hangs there.
     const isUnderTube = last !== undefined && items[last.slot]?.part.kind === 'shrinkTube';
-    return isUnderTube ? { to: 'all' } : { to: 'hung', carrier: 0, at: 'tail' };
+    return isUnderTube ? 'all' : 'tail';
   }
   const isMovingAll = isThreaded[slot] && carrierRoom(only.carrier).isAsLongAsItsStack;
-  return isMovingAll ? { to: 'all' } : { to: 'strand', carrier: 0 };
+  return isMovingAll ? 'all' : 'strand';
 }
 
 function springOf(build: Build, carriers: readonly AssembledCarrier[]): Assembly['spring'] {
@@ -204,6 +205,7 @@ function slotOf(slots: ReadonlyMap<ItemId, number>, id: ItemId): number {
 
 /** Blades on a clevis or behind a swivel, then what turns on the wire itself. */
 function turnsOf(
+  build: Build,
   items: readonly Item[],
   slots: ReadonlyMap<ItemId, number>,
   isThreaded: readonly boolean[],
@@ -216,17 +218,12 @@ function turnsOf(
     }
     return null;
   };
-  const hangerAbove = ({ seat }: Item): number | null => {
-    if (seat.on !== 'item') return null;
-    const above = slotOf(slots, seat.item);
-    const item = items[above];
-    if (!item) return null;
-    if (item.part.kind === 'swivel' || (item.part.kind === 'clevis' && isThreaded[above])) return above;
-    return item.part.kind === 'clevis' ? null : hangerAbove(item);
-  };
   const hung = items.flatMap((item, slot): Turns[] => {
-    const hanger = item.part.kind === 'blade' ? hangerAbove(item) : null;
-    return hanger === null ? [] : [{ slot, hanger, behind: behind(hanger) }];
+    const above = item.part.kind === 'blade' ? hangerAbove(build, item) : null;
+    if (!above) return [];
+    const hanger = slotOf(slots, above.id);
+    const isTurning = above.part.kind === 'swivel' || isThreaded[hanger];
+    return isTurning ? [{ slot, hanger, behind: behind(hanger) }] : [];
   });
   const threaded = (kind: 'filmBlade' | 'deltaBlade') =>
     items.flatMap(({ part }, slot): Turns[] =>

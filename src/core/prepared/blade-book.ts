@@ -76,7 +76,7 @@ export class BladeBook {
     if (!byBearing) this.byBlade.set(blade, (byBearing = new Map()));
     const mark = markOf(bearing);
     const alike = byBearing.get(mark);
-    const known = alike?.find((each) => isSame(each.bearing, bearing));
+    const known = alike?.find((each) => isSameBearing(each.bearing, bearing));
     if (known) return known;
     if (++this.count > MOST_PAIRS) {
       this.byBlade = new WeakMap([[blade, (byBearing = new Map())]]);
@@ -102,7 +102,8 @@ function markOf(bearing: Bearing): number {
   );
 }
 
-function isSame(a: Bearing, b: Bearing): boolean {
+/** In the innermost loop of a search, so field by field. */
+function isSameBearing(a: Bearing, b: Bearing): boolean {
   return (
     a.dropM === b.dropM &&
     a.friction === b.friction &&

@@ -11,8 +11,9 @@ import { stateOf } from '../lure/item-state';
 import { AT_AXIS, hungBy } from '../geometry/layout';
 import type { CarrierId, Item } from '../lure/lure';
 import type { LineKind, PlacedEnd } from '../geometry/placed';
+import { tieOf } from '../predict/lure-in-water';
 import { bearsAtTail, noseOf, tailOf } from '../geometry/placed-ends';
-import { pointOn, type Pose, type WirePath } from '../carriers/wire-path';
+import { pointOn, type PlanePlace, type Pose, type WirePath } from '../carriers/wire-path';
 import type { AssembledCarrier, Assembly, Hanging, Reach } from './assembly';
 
 export interface Direction {
@@ -110,20 +111,20 @@ export class Laying {
   }
 
   /** All places as they were kept. */
-  goBack(): void {
+  private goBack(): void {
     this.places.set(this.kept);
     for (const each of this.carriers) each.stackM = each.keptStackM;
   }
 
-  /** Lays anew what a part reaches, all else lying as for the parts before. @param reach not of all */
-  layReached(reach: Exclude<Reach, { to: 'all' }>, parts: readonly Part[]): void {
-    const index = reach.carrier;
-    const assembled = this.assembly.carriers[index] as AssembledCarrier;
-    const laid = this.carriers[index] as LaidOn;
-    if (reach.to === 'strand') {
+  /** Lays anew what a part on the only carrier reaches, all else lying as it was kept. */
+  layReached(reach: Exclude<Reach, 'all'>, parts: readonly Part[]): void {
+    this.goBack();
+    const assembled = this.assembly.carriers[0] as AssembledCarrier;
+    const laid = this.carriers[0] as LaidOn;
+    if (reach === 'strand') {
       this.stack(assembled.strand, laid, parts);
       this.placeStrand(assembled.strand, laid, assembled.tail, parts);
-    } else this.hangEnd(reach.at, assembled, laid, parts);
+    } else this.hangEnd(reach, assembled, laid, parts);
   }
 
   private hangEnd(
@@ -308,16 +309,14 @@ export class Laying {
     return end;
   }
 
-  /** Where the line pulls: the tie of a bent wire, the nose loop of a straight one. */
-  tie(): { readonly xM: number; readonly yM: number } {
-    const { lines, path, nose } = this.carriers[0] as LaidOn;
-    if (path) return path.tie ?? pointOn(lines.run, 0);
-    return pointOn(lines.run, nose.loopCentreM);
+  /** Where the line pulls. */
+  tie(): PlanePlace {
+    return tieOf(this.carriers[0] as LaidOn);
   }
 }
 
 /** Nose to where the wire leaves the head that is cast about it; 0 without one. */
-export function headWireOf(nose: readonly Hanging[], parts: readonly Part[]): number {
+function headWireOf(nose: readonly Hanging[], parts: readonly Part[]): number {
   for (const { slot } of nose) {
     const part = parts[slot];
     if (part?.kind === 'head') return part.wireAtM;

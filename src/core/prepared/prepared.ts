@@ -9,29 +9,29 @@ import { filmBearing } from '../hydro/film-blade';
 import type { Bearing } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { depthOf, lineShape, type FishingLine } from '../hydro/towed-line';
-import { type Trim } from '../hydro/trim';
-import { type Water } from '../hydro/water';
+import type { Trim } from '../hydro/trim';
+import type { Water } from '../hydro/water';
 import type { ArmOutcome } from '../in-water/arm';
 import { bearingOn, swivelBearing } from '../in-water/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Misfit, type Place } from '../fits/fit';
 import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
-import { outsideRadius } from '../geometry/outside-radius';
-import { threadedSeat } from '../in-water/spinners';
+import { planingAreas } from '../in-water/planing-areas';
+import { clevisSeat, threadedSeat } from '../in-water/spinners';
 import type { Refusal } from '../lure/structure';
 import { pointOn } from '../carriers/wire-path';
-import { DELTA_TIPS_AT } from '../parts/delta-form';
-import { roomOf, type Part } from '../parts/part';
+import { deltaTipsM } from '../geometry/seats';
+import type { Part } from '../parts/part';
 import { AS_ESTIMATED } from '../predict/factors';
 import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/predict';
 import { pullOnLine, rideAt, thumpOf, type Ride } from '../predict/ride';
-import { type BladePlace } from '../predict/lure-in-water';
+import type { BladePlace } from '../predict/lure-in-water';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';
 import { outcomesAt, type BladeOutcome } from '../predict/turned';
 import { planes, trimWith, turnStanding, type Hanging, type Standing } from './turning';
 import { Workshop } from './workshop';
-import { assemble, type Assembly, type Turns } from './assembly';
+import { assemble, type Assembly, type Reach, type Turns } from './assembly';
 import { Laying, type LaidOn } from './laying';
 import { Weighing } from './weighing';
 
@@ -47,7 +47,7 @@ export interface BladeFigures {
   readonly station: ItemId;
   /** What it most likely does. */
   readonly outcome: BladeOutcome;
-  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. PredictionBasis out when asked. */
+  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. Worked out when asked. */
   readonly keepsMps: () => number | null;
 }
 
@@ -82,6 +82,10 @@ export function prepare(lure: Lure, setting: Setting): Prepared {
   return new Prepared(lure, setting, new Workshop(setting.water));
 }
 
+function isAhead(reach: Reach | undefined): boolean {
+  return reach === 'nose' || reach === 'tie';
+}
+
 export class Prepared {
   /** The lure as it stands, nothing changed. */
   readonly figures: Figures;
@@ -96,7 +100,6 @@ export class Prepared {
   private readonly places: (Place | undefined)[];
   /** Of the lure as it stands. */
   private still: { readonly arm: ArmOutcome; readonly standing: readonly Standing[] } | null = null;
-  private readonly isMadeToPlane: boolean;
   /** Whether something turns on its nose or its tie. */
   private readonly turnsAhead: boolean;
   /** The pitch of the lure as it stands, which others are near. */
@@ -105,7 +108,7 @@ export class Prepared {
   private isMoved = false;
 
   constructor(
-    private readonly lure: Lure,
+    readonly lure: Lure,
     private readonly setting: Setting,
     private readonly workshop: Workshop,
   ) {
@@ -117,12 +120,8 @@ export class Prepared {
     this.weighing = new Weighing(this.assembly, workshop.rho);
     this.parts = this.assembly.items.map(({ part }) => part);
     this.places = this.parts.map(() => undefined);
-    this.isMadeToPlane = this.parts.some(({ kind }) => kind === 'deltaBlade');
-    this.turnsAhead = this.assembly.turns.some(({ slot }) => {
-      const reach = this.assembly.reaches[slot];
-      return reach?.to === 'hung' && reach.at !== 'tail';
-    });
-    this.figures = this.work(null, []);
+    this.turnsAhead = this.assembly.turns.some(({ slot }) => isAhead(this.assembly.reaches[slot]));
+    this.figures = this.work('all', []);
     this.laying.keep();
     this.weighing.keep();
     this.isMoved = false;
@@ -137,7 +136,7 @@ export class Prepared {
     const before = this.parts[slot] as Part;
     this.parts[slot] = part;
     try {
-      return this.work(this.reaching(slot, before, part), misfits(part, this.placeAt(slot)));
+      return this.work(this.reachOf(slot, before, part), misfits(part, this.placeAt(slot)));
     } finally {
       this.parts[slot] = before;
     }
@@ -151,7 +150,7 @@ export class Prepared {
     const before = slots.map((slot) => this.parts[slot] as Part);
     swaps.forEach(({ part }, i) => (this.parts[slots[i] as number] = part));
     try {
-      return this.work(null, this.misfitsOf(swaps));
+      return this.work('all', this.misfitsOf(swaps));
     } finally {
       slots.forEach((slot, i) => (this.parts[slot] = before[i] as Part));
     }
@@ -173,31 +172,29 @@ export class Prepared {
     return applied.ok ? { ok: true, prepared: new Prepared(applied.lure, this.setting, this.workshop) } : applied;
   }
 
-  /** The slot, if what its part reaches is less than all: a head that lets its wire out elsewhere moves the whole lure. */
-  private reaching(slot: number, before: Part, part: Part): number | null {
+  /** How far a swap reaches: a head that lets its wire out elsewhere moves the whole lure. */
+  private reachOf(slot: number, before: Part, part: Part): Reach {
     const isElsewhere = before.kind === 'head' && part.kind === 'head' && before.wireAtM !== part.wireAtM;
-    return isElsewhere || this.assembly.reaches[slot]?.to === 'all' ? null : slot;
+    return isElsewhere ? 'all' : (this.assembly.reaches[slot] ?? 'all');
   }
 
-  /** Lays and weighs what a slot reaches, the rest lying as in the lure as it stands; all of it for null. */
-  private lay(slot: number | null): void {
+  /** Lays and weighs what is reached, the rest lying as in the lure as it stands. */
+  private lay(reach: Reach): void {
     const { laying, weighing, parts, assembly } = this;
-    const reach = slot === null ? undefined : assembly.reaches[slot];
-    const reached = slot === null ? undefined : assembly.reached[slot];
-    if (!reach || !reached || reach.to === 'all') {
+    if (reach === 'all') {
       this.isMoved = true;
-      laying.layInPlace(parts);
-      weighing.weighInPlace(laying, parts);
+      this.layAll(parts);
       return;
     }
-    if (this.isMoved) {
-      const asItStands = assembly.items.map(({ part }) => part);
-      laying.layInPlace(asItStands);
-      weighing.weighInPlace(laying, asItStands);
-      this.isMoved = false;
-    } else laying.goBack();
+    if (this.isMoved) this.layAll(assembly.items.map(({ part }) => part));
+    this.isMoved = false;
     laying.layReached(reach, parts);
-    weighing.weighReached(laying, parts, reached);
+    weighing.weighReached(laying, parts, assembly.reached[reach]);
+  }
+
+  private layAll(parts: readonly Part[]): void {
+    this.laying.layInPlace(parts);
+    this.weighing.weighInPlace(this.laying, parts);
   }
 
   private slotFor(item: ItemId, part: Part): number {
@@ -219,15 +216,14 @@ export class Prepared {
     return swaps.flatMap(({ item, part }) => misfits(part, placeOf(build, itemOf(build, item))));
   }
 
-  /** @param slot the only one that holds another part than the lure as it stands, where that does not reach all */
-  private work(slot: number | null, found: readonly Misfit[]): Figures {
+  /** @param reach of what holds another part than the lure as it stands */
+  private work(reach: Reach, found: readonly Misfit[]): Figures {
     const { laying, weighing, parts, outfit, setting, workshop } = this;
     const { rho } = workshop;
     const { speedMps } = setting;
-    this.lay(slot);
+    this.lay(reach);
     // What is on the nose or the tie bears on neither the arm nor, mostly, on what turns.
-    const reach = slot === null ? null : this.assembly.reaches[slot];
-    const still = reach?.to === 'hung' && reach.at !== 'tail' && !this.turnsAhead ? this.still : null;
+    const still = isAhead(reach) && !this.turnsAhead ? this.still : null;
     const arm = still?.arm ?? weighing.arm(laying, parts);
     const standing = still?.standing ?? this.standing();
     this.still ??= { arm, standing };
@@ -239,7 +235,7 @@ export class Prepared {
       sums,
       spinners: standing.map(({ spinner }) => spinner),
       dragsAt: standing.map(({ place }) => place),
-      planing: this.planing(),
+      planing: planingAreas(parts),
     };
     const { turned, pitchRad } = turnStanding(standing, hanging, speedMps, this.firstPitchRad);
     this.firstPitchRad ??= pitchRad;
@@ -278,12 +274,6 @@ export class Prepared {
     };
   }
 
-  /** Lift area at the surface, m²; null for a lure that is not made to stay up. */
-  private planing(): number | null {
-    if (!this.isMadeToPlane) return null;
-    return this.parts.reduce((sum, part) => sum + roomOf(part).planingM2(part), 0);
-  }
-
   /** All that turns, nose first. */
   private standing(): Standing[] {
     const all = this.assembly.turns.map((each) => this.stand(each));
@@ -306,7 +296,7 @@ export class Prepared {
     const alongM = isHung
       ? (laying.pivotM[slot] as number)
       : part.kind === 'deltaBlade'
-        ? x0M + DELTA_TIPS_AT * (x1M - x0M)
+        ? deltaTipsM({ x0M, x1M })
         : middleM;
     const ready = workshop.turner(item, part);
     const bearing = this.bearingAt(turns, part, laid, dropM);
@@ -358,12 +348,7 @@ export class Prepared {
         return deltaBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
       default:
         if (holding.kind !== 'clevis') throw new Error(`bearingAt: slot ${slot} turns on a ${holding.kind}`);
-        return bearingOn(onWire, {
-          part: holding,
-          dropM,
-          boreM: holding.boreM,
-          legRadiusM: outsideRadius(holding),
-        });
+        return bearingOn(onWire, clevisSeat(holding, dropM));
     }
   }
 }

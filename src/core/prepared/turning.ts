@@ -1,15 +1,15 @@
 /** What turns on a prepared lure, at the pitch it gives the lure and in the wakes of one another. */
 import { TOLERANCE_RAD, trimOf, type Trim, type TrimSums } from '../hydro/trim';
-import { type Spinner } from '../in-water/spinners';
+import type { Spinner } from '../in-water/spinners';
 import { bladePulls } from '../predict/blade-pull';
 import { crossingsOf, GRID_MPS } from '../predict/crossings';
 import { AS_ESTIMATED } from '../predict/factors';
 import { axleCosine, ROUNDS } from '../predict/inclined';
 import { isLikelyKept } from '../predict/keeping';
-import { type BladePlace, type LureInWater } from '../predict/lure-in-water';
-import { type ScaledLure } from '../predict/scaled-lure';
+import type { BladePlace, LureInWater } from '../predict/lure-in-water';
+import type { ScaledLure } from '../predict/scaled-lure';
 import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
-import { type BladeOnBearing } from './blade-book';
+import type { BladeOnBearing } from './blade-book';
 
 /** One that turns, as it stands now. */
 export interface Standing {

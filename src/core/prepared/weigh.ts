@@ -4,7 +4,7 @@ import { restClearance } from '../geometry/clearance';
 import { applyEdits } from '../lure/edit';
 import { layOut, trailingHooks } from '../geometry/layout';
 import type { Build, ItemId, Lure } from '../lure/lure';
-import { placementEdits, type Placement } from '../fits/placement';
+import { itemPut, placementEdits, type Placement } from '../fits/placement';
 import { spinSeats } from '../geometry/seats';
 import type { Part } from '../parts/part';
 import { prepare, type Figures, type Prepared } from './prepared';
@@ -60,9 +60,8 @@ export function* weighing(
     massKg: column(),
     clearanceM: column(),
   };
-  const station = placement.put === 'swap' ? placement.item : null;
   for (const [i, part] of parts.entries()) {
-    const effect = weighOne(prepared, lure, placement, part, station);
+    const effect = weighOne(prepared, placement, part);
     if (effect) {
       effects.goes[i] = 1;
       effects.rateHz[i] = effect.rateHz ?? NaN;
@@ -84,19 +83,16 @@ export function weigh(...asked: Parameters<typeof weighing>): Effects {
   }
 }
 
-function weighOne(
-  prepared: Prepared,
-  lure: Lure,
-  placement: Placement,
-  part: Part,
-  station: ItemId | null,
-): Effect | null {
+function weighOne(prepared: Prepared, placement: Placement, part: Part): Effect | null {
+  const { lure } = prepared;
+  const station = itemPut(lure.build, placement, part);
   const edits = placementEdits(lure.build, placement, part);
-  const applied = applyEdits(lure, edits);
-  if (!applied.ok) return null;
-  if (placement.put === 'swap') return effectOf(prepared.swap(placement.item, part), applied.lure.build, station);
+  if (placement.put === 'swap') {
+    const swapped = applyEdits(lure, edits);
+    return swapped.ok ? effectOf(prepared.swap(placement.item, part), swapped.lure.build, station) : null;
+  }
   const after = prepared.after(edits);
-  return after.ok ? effectOf(after.prepared.figures, applied.lure.build, station) : null;
+  return after.ok ? effectOf(after.prepared.figures, after.prepared.lure.build, station) : null;
 }
 
 function effectOf(figures: Figures, build: Build, station: ItemId | null): Effect {

@@ -1,5 +1,5 @@
 /**
- * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/scaled.ts
+ * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/scaled-lure.ts
  * work out. Of a slot whose part stays and lies as long as before, mass and areas are kept.
  */
 import type { TrimSums } from '../hydro/trim';
@@ -91,7 +91,7 @@ export class Weighing {
   }
 
   /** The same where only these slots lie elsewhere or hold another part than when all was kept. */
-  weighReached(laying: Laying, parts: readonly Part[], slots: Uint16Array): void {
+  weighReached(laying: Laying, parts: readonly Part[], slots: readonly number[]): void {
     this.bodies = [...this.keptBodies];
     this.places.set(this.keptPlaces);
     for (const slot of slots) this.weighSlot(slot, laying, parts);
@@ -263,7 +263,7 @@ function middleOf(laying: Laying, slot: number, { kind }: Part): number {
 /** Weight in water, and the areas along, of strands, across, and by slope; see hydro/trim.ts. */
 const SUMMED = 5;
 
-/** All bodies together, as scaled.ts takes them. */
+/** All bodies together, as scaled-lure.ts takes them. */
 export class SumOfBodies {
   massKg: number;
   private movedKg: number;

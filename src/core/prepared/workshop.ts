@@ -2,9 +2,9 @@
 import type { SpinBlade } from '../hydro/blade-loads';
 import { waterDensity, type Water } from '../hydro/water';
 import { stateOf } from '../lure/item-state';
-import { type Item } from '../lure/lure';
+import type { Item } from '../lure/lure';
 import { deltaTurner, filmTurner, hungTurner, type Turner } from '../in-water/spinners';
-import { type Part } from '../parts/part';
+import type { Part } from '../parts/part';
 import { pullOfPart } from '../predict/lure-in-water';
 import { BladeBook } from './blade-book';
 

@@ -49,12 +49,12 @@ function plainDecimal(value: number): string {
     : `${sign}${whole}${rest.padEnd(shift, '0')}`;
 }
 
-/** `1 3/4` for 1.75: the nearest 64th, reduced. */
-export function fractionText(value: number): string {
-  const sixtyFourths = Math.round(Math.abs(value) * FINEST_DENOMINATOR);
-  const whole = Math.floor(sixtyFourths / FINEST_DENOMINATOR);
-  const rest = new Fraction(sixtyFourths % FINEST_DENOMINATOR, FINEST_DENOMINATOR);
-  const sign = value < 0 && sixtyFourths > 0 ? '-' : '';
+/** `1 3/4` for 1.75: the nearest of so many parts, 64 where nothing else is asked for, reduced. */
+export function fractionText(value: number, denominator = FINEST_DENOMINATOR): string {
+  const count = Math.round(Math.abs(value) * denominator);
+  const whole = Math.floor(count / denominator);
+  const rest = new Fraction(count % denominator, denominator);
+  const sign = value < 0 && count > 0 ? '-' : '';
   if (rest.n === 0n) return `${sign}${whole}`;
   return `${sign}${whole === 0 ? '' : `${whole} `}${rest.n}/${rest.d}`;
 }
@@ -65,15 +65,24 @@ export function decimalText(value: number, digits: number): string {
   return /^-0(\.0*)?$/.test(text) ? text.slice(1) : text;
 }
 
-/** A length of a part or gap: `12.4 mm`, or `0.49 in`; wire and other thin things get thousandths. */
+/** Inches: up to here a caliper measures, in thousandths; beyond it the hand with a rule, in sixteenths. */
+const CALIPER_TO_IN = 0.5;
+const THIN_TO_IN = 0.1;
+const RULE_DENOMINATOR = 16;
+/** What trade weights are marked in. */
+const WEIGHT_DENOMINATOR = 16;
+
+/** A length as it is measured: `12.4 mm`; `.035 in` by caliper, `1 3/16 in` by rule. */
 export function showLength(lengthM: number, system: UnitSystem): string {
   if (system === 'metric') {
     const mm = lengthM * 1000;
     return `${decimalText(mm, Math.abs(mm) < 2 ? 2 : Math.abs(mm) < 100 ? 1 : 0)} mm`;
   }
   const inches = lengthM / 0.0254;
-  if (Math.abs(inches) < 0.1) return `${decimalText(inches, 3).replace(/^(-?)0\./, '$1.')} in`;
-  return `${decimalText(inches, 2)} in`;
+  if (Math.abs(inches) >= CALIPER_TO_IN) return `${fractionText(inches, RULE_DENOMINATOR)} in`;
+  const text = decimalText(inches, 3);
+  // Wire and sheet are said without the nought.
+  return `${Math.abs(inches) < THIN_TO_IN ? text.replace(/^(-?)0\./, '$1.') : text} in`;
 }
 
 /** The same length in both systems, the user's own first: `4.2 mm (0.17 in)`. */
@@ -82,17 +91,17 @@ export function showLengthBoth(lengthM: number, system: UnitSystem): string {
   return `${showLength(lengthM, system)} (${showLength(lengthM, other)})`;
 }
 
-/** A mass: `12.4 g`, or ounces as the nearest 64th when that is within 2 %, else a decimal. */
+/** A mass: `12.4 g`; ounces as the sixteenths that weights are sold in when within 2 % of one, else a decimal. */
 export function showMass(massKg: number, system: UnitSystem): string {
   if (system === 'metric') {
     const grams = massKg * 1000;
     return `${decimalText(grams, grams < 10 ? 2 : 1)} g`;
   }
   const ounces = massKg / UNITS.oz.factor.valueOf();
-  const nearest = Math.round(ounces * FINEST_DENOMINATOR) / FINEST_DENOMINATOR;
+  const nearest = Math.round(ounces * WEIGHT_DENOMINATOR) / WEIGHT_DENOMINATOR;
   return nearest > 0 && Math.abs(nearest - ounces) < 0.02 * ounces
-    ? `${fractionText(ounces)} oz`
-    : `${decimalText(ounces, 3)} oz`;
+    ? `${fractionText(ounces, WEIGHT_DENOMINATOR)} oz`
+    : `${decimalText(ounces, ounces < 0.1 ? 3 : 2)} oz`;
 }
 
 /** A pull as the mass that weighs as much: grams, or ounces to two decimals. */

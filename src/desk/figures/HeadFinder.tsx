@@ -63,7 +63,7 @@ export function HeadFinder({ lure, water, outfit, speedMps, depthNowM, system }:
             runs at {decimalText(inUnit(part.depthM, unit), 2)} {unit}.
           </p>
           {isOn ? (
-            <p className="text-sm text-ink-soft">It is on.</p>
+            <p className="text-sm text-ink-soft">It is on the lure already.</p>
           ) : (
             <Button
               onClick={() =>

@@ -1,33 +1,25 @@
 'use client';
 
-import {
-  Area,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ReferenceArea,
-  ReferenceDot,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { memo } from 'react';
+import { Area, CartesianGrid, ComposedChart, Line, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { AXIS_TEXT } from './chart-axes';
+import { CURVE } from './curve-frame';
 import { FASTEST_SHOWN_MPS } from '../speed';
 
 export interface RateCurveProps {
   readonly prediction: SpinPrediction;
   readonly stalls: readonly StallPrediction[];
-  readonly speedMps: number;
-  readonly rateHz: number | null;
+  /** Marks along the speed, in the unit it is chosen in. */
+  readonly ticks: readonly { readonly mps: number; readonly text: string }[];
+  readonly mostHz: number;
 }
 
 const COLOURS = ['var(--accent)', 'var(--caution)'];
 
-/** Turns a second against speed, each blade with its band; where it stalls is shaded, and the dot is the chosen retrieve. */
-export default function RateCurve({ prediction, stalls, speedMps, rateHz }: RateCurveProps) {
+/** Turns a second against speed, each blade with its band; where it may stop is shaded. Where one stands is laid over it. */
+export default memo(function RateCurve({ prediction, stalls, ticks, mostHz }: RateCurveProps) {
   const rows = prediction.speedsMps.map((speed, i) => {
     const row: Record<string, number | [number, number] | null> = { speed };
     prediction.blades.forEach(({ at }, blade) => {
@@ -40,24 +32,29 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
   });
   return (
     <ResponsiveContainer width="100%" height="100%">
-      <ComposedChart data={rows} margin={{ top: 6, right: 10, bottom: 14, left: -18 }} accessibilityLayer={false}>
+      <ComposedChart
+        data={rows}
+        margin={{ top: CURVE.topPx, right: CURVE.rightPx, bottom: 0, left: 0 }}
+        accessibilityLayer={false}
+      >
         <CartesianGrid stroke="var(--line)" vertical={false} />
         <XAxis
           dataKey="speed"
           type="number"
           domain={[0, FASTEST_SHOWN_MPS]}
-          ticks={[0, 0.5, 1, 1.5, 2]}
+          ticks={ticks.map(({ mps }) => mps)}
+          tickFormatter={(mps: number) => ticks.find((each) => each.mps === mps)?.text ?? ''}
           tick={AXIS_TEXT}
           stroke="var(--line)"
-          label={{ value: 'speed, m/s', position: 'insideBottom', offset: -10, ...AXIS_TEXT }}
+          height={CURVE.axisPx}
         />
         <YAxis
           tick={AXIS_TEXT}
           stroke="var(--line)"
-          width={52}
-          tickCount={4}
+          width={CURVE.leftPx}
+          ticks={[0, mostHz / 2, mostHz]}
           allowDecimals={false}
-          domain={[0, 'auto']}
+          domain={[0, mostHz]}
         />
         {stalls.map(({ station, stall }, blade) =>
           stall.outcome === 'stalls' ? (
@@ -69,7 +66,7 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
               fillOpacity={0.12}
               label={
                 blade === 0
-                  ? { value: 'may stop', position: 'insideTop', fontSize: 12, fill: 'var(--ink-soft)' }
+                  ? { value: 'may stop', position: 'insideTop', fontSize: 14, fill: 'var(--ink-soft)' }
                   : undefined
               }
             />
@@ -96,9 +93,7 @@ export default function RateCurve({ prediction, stalls, speedMps, rateHz }: Rate
             isAnimationActive={false}
           />
         ))}
-        <ReferenceLine x={speedMps} stroke="var(--ink-soft)" strokeDasharray="3 3" />
-        {rateHz !== null && <ReferenceDot x={speedMps} y={rateHz} r={5} fill="var(--ink)" stroke="var(--panel)" />}
       </ComposedChart>
     </ResponsiveContainer>
   );
-}
+});

@@ -20,8 +20,9 @@ import {
 } from '@/words/ride-words';
 import { useDesk } from '../desk-state';
 import { changeSettings } from '../settings';
+import { ReadingForm } from './ReadingForm';
 import { HeadFinder } from './HeadFinder';
-import { retrieveSpeed, SPEED_WAYS, speedInWords } from '../speed';
+import { retrieveSpeed, SPEED_WAYS, oneSpeedInWords, speedUnitOf } from '../speed';
 import { shownOf, useRide, useWay } from './use-core';
 
 const ArmChart = latePart(() => import('./ArmChart').then((room) => room.default));
@@ -48,7 +49,7 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
   const way = useWay(build, water, outfit, speedMps, countdownS);
   const answer = shownOf(asked);
   const [ride] = answer?.prediction.rides ?? [];
-  const speedUnit = retrieve.by === 'reel' ? 'mps' : retrieve.by;
+  const speedUnit = speedUnitOf(retrieve, system);
   const shown = answer && { ...answer, system, speedUnit };
   const beat = shown && beatFigure(shown);
   const figures = shown ? [...(beat ? [beat] : []), ...rideFigures(shown, ALL_FIGURES)] : [];
@@ -60,7 +61,7 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
       wide
       onOpenChange={(open) => !open && onClose()}
       title="How it rides"
-      description={`${lure.name} at ${by}${speedInWords(retrieve).split('  ·  ')[0] ?? ''}${retrieve.by === 'reel' ? '' : ` (${SPEED_WAYS.find((each) => each.by === retrieve.by)?.name ?? ''})`}. Trade estimates until you measure: each with its spread.`}
+      description={`${lure.name} at ${by}${oneSpeedInWords(retrieve)}${retrieve.by === 'reel' ? '' : ` (${SPEED_WAYS.find((each) => each.by === retrieve.by)?.name ?? ''})`}. Trade estimates until you measure: each with its spread.`}
     >
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto pr-1">
         <OutfitFields outfit={outfit} system={system} />
@@ -164,6 +165,9 @@ function Figure({ figure }: { readonly figure: RideFigure }) {
             .map((sentence) => (
               <p key={sentence}>{sentence}</p>
             ))}
+          {(figure.output === 'depthM' || figure.output === 'sinkMps') && (
+            <ReadingForm kind={figure.output === 'depthM' ? 'depth' : 'sink'} />
+          )}
         </div>
       </details>
     </li>

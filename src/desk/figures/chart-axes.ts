@@ -1,6 +1,6 @@
 /** What the charts' axes have in common. */
 
-export const AXIS_TEXT = { fontSize: 12, fill: 'var(--ink-soft)' };
+export const AXIS_TEXT = { fontSize: 14, fill: 'var(--ink-soft)' };
 
 const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
 

@@ -4,8 +4,12 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/in-water/bearing';
-import type { Build } from '@/core/lure/lure';
+import type { HookRule } from '@/core/judgement/hook-rule';
+import type { Mending } from '@/core/judgement/mending';
+import type { Build, Lure } from '@/core/lure/lure';
+import { lastPer } from '@/core/once';
 import type { Part } from '@/core/parts/part';
+import type { Belief } from '@/core/predict/factors';
 import type { HeadFound } from '@/core/predict/head-finder';
 import type { Movers } from '@/core/predict/movers';
 import type { Prediction } from '@/core/predict/predict';
@@ -13,7 +17,7 @@ import type { RetrievePath } from '@/core/predict/retrieve-path';
 import type { SpinPrediction } from '@/core/predict/spin';
 import type { StallPrediction } from '@/core/predict/stalls';
 import { askCore } from '@/workers/core-client';
-import { useDesk } from '../desk-state';
+import { beliefOf, useDesk } from '../desk-state';
 import { FASTEST_SHOWN_MPS } from '../speed';
 
 const POINTS = 40;
@@ -67,15 +71,26 @@ interface BladeQuestion {
   readonly build: Build;
   readonly water: Water;
   readonly bladeState: BladeState;
+  readonly learnt: Belief | null;
 }
 
-const askCurve = ({ build, water, bladeState }: BladeQuestion): Promise<SpinPrediction> =>
-  askCore('predictSpin', [build, water, SPEEDS, bladeState]);
-const askStall = ({ build, water, bladeState }: BladeQuestion): Promise<StallPrediction[]> =>
-  askCore('stallSpeeds', [build, water, bladeState]);
+const askCurve = ({ build, water, bladeState, learnt }: BladeQuestion): Promise<SpinPrediction> =>
+  askCore('predictSpin', [build, water, SPEEDS, bladeState, undefined, learnt]);
+/** Asked for in several places of a page at once, and answered once. */
+const stallsOf = lastPer<Build, readonly [Water, BladeState, Belief | null, number], Promise<StallPrediction[]>>(
+  (build, water, bladeState, learnt) => askCore('stallSpeeds', [build, water, bladeState, learnt]),
+);
+const askStall = ({ build, water, bladeState, learnt }: BladeQuestion): Promise<StallPrediction[]> =>
+  stallsOf(build, water, bladeState, learnt, useDesk.getState().round);
 
 function useBladeQuestion(build: Build, water: Water, bladeState: BladeState): BladeQuestion {
-  return useMemo(() => ({ build, water, bladeState }), [build, water, bladeState]);
+  const learnt = useLearnt(build);
+  return useMemo(() => ({ build, water, bladeState, learnt }), [build, water, bladeState, learnt]);
+}
+
+/** What readings have taught of this build; null where nothing was measured of it, or that is not worked out yet. */
+export function useLearnt(build: Build): Belief | null {
+  return useDesk((state) => beliefOf(state, build));
 }
 
 /** Rate against speed. */
@@ -100,10 +115,17 @@ export interface RideAnswer {
   readonly movers: Movers;
 }
 
-const askRide = async ({ build, water, outfit, bladeState: state, speedMps }: RideQuestion): Promise<RideAnswer> => {
+const askRide = async ({
+  build,
+  water,
+  outfit,
+  bladeState: state,
+  learnt,
+  speedMps,
+}: RideQuestion): Promise<RideAnswer> => {
   const asked = { outfit, state };
   const [prediction, movers] = await Promise.all([
-    askCore('predict', [build, water, [speedMps], asked]),
+    askCore('predict', [build, water, [speedMps], { ...asked, learnt }]),
     askCore('moversOf', [build, water, speedMps, asked]),
   ]);
   return { build, prediction, movers };
@@ -117,9 +139,10 @@ export function useRide(
   bladeState: BladeState,
   speedMps: number,
 ): Asked<RideAnswer> {
+  const learnt = useLearnt(build);
   const question = useMemo(
-    () => ({ build, water, outfit, bladeState, speedMps }),
-    [build, water, outfit, bladeState, speedMps],
+    () => ({ build, water, outfit, bladeState, learnt, speedMps }),
+    [build, water, outfit, bladeState, learnt, speedMps],
   );
   return useCore(askRide, question);
 }
@@ -181,4 +204,37 @@ export function useLightestHead(
     [build, water, outfit, speedMps, fromM, toM, offered],
   );
   return useCore(askHead, question);
+}
+
+interface MendingQuestion {
+  readonly lure: Lure;
+  readonly water: Water;
+  readonly speedMps: number;
+  readonly rules: readonly HookRule[];
+  readonly ownParts: readonly Part[];
+}
+
+export interface MendingAnswer {
+  readonly lure: Lure;
+  readonly mendings: Readonly<Record<string, Mending>>;
+}
+
+const askMendings = async ({ lure, water, speedMps, rules, ownParts }: MendingQuestion): Promise<MendingAnswer> => ({
+  lure,
+  mendings: await askCore('mendings', [lure, { water, speedMps, rules }, ownParts]),
+});
+
+/** What would mend each open finding of a lure, tried on copies of it. */
+export function useMendings(
+  lure: Lure,
+  water: Water,
+  speedMps: number,
+  rules: readonly HookRule[],
+  ownParts: readonly Part[],
+): Asked<MendingAnswer> {
+  const question = useMemo(
+    () => ({ lure, water, speedMps, rules, ownParts }),
+    [lure, water, speedMps, rules, ownParts],
+  );
+  return useCore(askMendings, question);
 }

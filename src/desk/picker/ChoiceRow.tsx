@@ -40,18 +40,17 @@ export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
     >
       <PartPortrait part={part} width={96} height={58} scale={2.4} />
       <span className="min-w-0 flex-1 basis-40 leading-snug">
-        <span className="block truncate font-semibold">
-          {partTitle(part)}
-          {isNow && <span className="ml-2 text-sm font-normal text-ink-soft">on the lure</span>}
+        <span className="block font-semibold">{partTitle(part)}</span>
+        <span className="block text-sm leading-snug">
+          {isNow && <span className="font-semibold">on the lure: </span>}
+          {partLine(part, system)}
+          {!misfits[0] && <span className="text-ink-soft">, {part.maker}</span>}
         </span>
-        <span className="block truncate text-sm">{partLine(part, system)}</span>
-        {misfits[0] ? (
+        {misfits[0] && (
           <span className="flex items-center gap-1 text-sm text-fault">
             <OctagonX aria-hidden size={14} className="shrink-0" />
-            <span className="truncate">{misfitWords(misfits[0], system).figure}</span>
+            {misfitWords(misfits[0], system).figure}
           </span>
-        ) : (
-          <span className="block truncate text-sm text-ink-soft">{part.maker}</span>
         )}
       </span>
       <span className="flex shrink-0 text-sm">
@@ -126,8 +125,8 @@ function Column({
         <span className="text-ink-soft">–</span>
       ) : (
         <>
-          <span className="measure">{value}</span> <span className="text-xs">{unit}</span>
-          <span className={`block text-xs ${isFault && mark ? 'font-semibold text-fault' : 'text-ink-soft'}`}>
+          <span className="measure">{value}</span> <span className="text-sm">{unit}</span>
+          <span className={`block text-sm ${isFault && mark ? 'font-semibold text-fault' : 'text-ink-soft'}`}>
             {mark ?? change ?? '\u00a0'}
           </span>
         </>

@@ -1,12 +1,13 @@
 'use client';
 
+import { capital } from '@/words/capital';
 import { useState } from 'react';
 import { BLADE_PATTERNS, PATTERNS, type BladePattern } from '@/core/parts/blade-pattern';
 import { MATERIALS, type MaterialId } from '@/core/parts/material';
 import { bladeFromReadings, MASS_AGREES_WITHIN, type BladeReadings } from '@/core/parts/measure-blade';
+import { OWN_MAKER } from '@/core/parts/part-fields';
 import { partSchema } from '@/core/parts/part';
 import type { Blade } from '@/core/parts/kinds/blade';
-import type { Finish } from '@/core/parts/kinds/common';
 import { REFERENCE_HOLE_OFFSET_M } from '@/core/hydro/spin-blade';
 import type { UnitSystem } from '@/core/units/write';
 import { MeasuringFigure, type BladeMeasure } from '@/drawing/MeasuringFigure';
@@ -16,21 +17,10 @@ import { SelectField } from '@/ui/SelectField';
 import { idFromName } from '@/core/lure/lure-id';
 import { agreementWords, measuredWords } from '@/words/measuring-words';
 import { addOwnParts } from '../own-things';
+import { FINISHES } from './finishes';
 
 const FIELD = 'min-h-11 w-full rounded-md border border-line bg-panel px-2.5 text-base text-ink';
 const SHEETS: readonly MaterialId[] = ['brass', 'copper', 'nickelSilver', 'stainless', 'aluminium'];
-
-const FINISHES: readonly Finish[] = [
-  { name: 'brass', hex: '#c29a45', sheen: 'metal' },
-  { name: 'silver', hex: '#c9ced3', sheen: 'metal' },
-  { name: 'gold', hex: '#d6a637', sheen: 'metal' },
-  { name: 'copper', hex: '#b8693a', sheen: 'metal' },
-  { name: 'black', hex: '#22262a', sheen: 'gloss' },
-  { name: 'white', hex: '#f1efe6', sheen: 'gloss' },
-  { name: 'orange', hex: '#e5662a', sheen: 'gloss' },
-  { name: 'chartreuse', hex: '#cfe23a', sheen: 'gloss' },
-  { name: 'red', hex: '#a3182b', sheen: 'gloss' },
-];
 
 const PATTERN_OPTIONS = BLADE_PATTERNS.map((value) => ({ value, name: PATTERNS[value].name }));
 const METAL_OPTIONS = SHEETS.map((value) => ({ value, name: MATERIALS[value].name }));
@@ -92,7 +82,7 @@ export function MeasureBlade({
       kind: 'blade',
       id: idFromName(`own ${title}`),
       name: title,
-      maker: 'measured by you',
+      maker: OWN_MAKER,
       label: null,
       material,
       finish,
@@ -190,8 +180,4 @@ function readingsOf(draft: Draft, pattern: BladePattern, material: MaterialId): 
   const { lengthM, widthM, holeDiameterM, rootToHoleM } = draft;
   if (lengthM === null || widthM === null || holeDiameterM === null || rootToHoleM === null) return null;
   return { ...draft, pattern, material, lengthM, widthM, holeDiameterM, rootToHoleM };
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -3,21 +3,24 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { CATALOGUE } from '@/core/parts/catalogue';
-import type { Part, PartKind } from '@/core/parts/part';
+import type { PartKind } from '@/core/parts/part';
 import { costOfChange } from '@/core/costs/cost';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { ChangeName } from '@/core/lure/change-name';
 import type { Lure } from '@/core/lure/lure';
-import { partInPlace, placementEdits, placeStands } from '@/core/fits/placement';
+import { itemPut, partInPlace, placementEdits, placeStands } from '@/core/fits/placement';
 import type { UnitSystem } from '@/core/units/write';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { useMedia } from '@/ui/use-media';
 import { costWords } from '@/words/finding-words';
 import { KIND_WORDS } from '@/words/part-words';
-import { openSheet, useDesk } from '../desk-state';
+import { SLOT_WORDS } from '@/words/slot-words';
+import { openSheet, pick, useDesk } from '../desk-state';
 import { change } from '../open-lure';
+import { changeSettings } from '../settings';
 import { followOwnParts } from '../own-things';
-import type { PickerAim } from './picker-aim';
+import { goToNextSlot, passOver, type PickerAim } from './picker-state';
 import { ChoiceRow } from './ChoiceRow';
 import { SORTS, sorted, useChoices, useEffects, type Choice, type Sort } from './use-choices';
 import { RadioRow } from '@/ui/RadioRow';
@@ -34,10 +37,11 @@ const AIM_WORDS = {
   swap: { title: 'Swap for' },
   wire: { title: 'Swap the wire for' },
   thread: { title: 'Thread on the wire' },
+  threadOnClevis: { title: 'Thread on the wire' },
   seat: { title: 'Put on' },
 } as const;
 
-const CODES = { swap: 'swap', wire: 'takeWire', thread: 'add', seat: 'add' } as const;
+const CODES = { swap: 'swap', wire: 'takeWire', thread: 'add', threadOnClevis: 'add', seat: 'add' } as const;
 
 const SORT_WORDS: Readonly<Record<Sort, string>> = {
   listed: 'as listed',
@@ -47,6 +51,8 @@ const SORT_WORDS: Readonly<Record<Sort, string>> = {
   clearance: 'hook gap',
 };
 
+/** Parts that stand first because they were taken last. */
+const MOST_RECENT = 8;
 const ROW_PX = 80;
 /** On a phone the columns stand under the part. */
 const TALL_ROW_PX = 122;
@@ -57,12 +63,14 @@ export function PartPicker(props: PartPickerProps) {
     <Sheet
       open
       wide
+      clear
       onOpenChange={(open) => !open && props.onClose()}
-      title={AIM_WORDS[props.aim.placement.put].title}
+      title={props.aim.slot ? SLOT_WORDS[props.aim.slot] : AIM_WORDS[props.aim.placement.put].title}
       description="What fits first, drawn to one scale, with what it would do at the present retrieve."
     >
       {placeStands(props.lure.build, props.aim.placement) ? (
-        <PickFrom {...props} />
+        // Each place begins anew: nothing typed, the first of its list.
+        <PickFrom key={JSON.stringify([props.aim.slot, props.aim.placement])} {...props} />
       ) : (
         <p role="status" className="text-lg">
           The piece this was opened for is no longer on the lure: it was taken off or undone, perhaps in another tab.
@@ -75,11 +83,11 @@ export function PartPicker(props: PartPickerProps) {
 type Row = { readonly row: 'choice'; readonly choice: Choice } | { readonly row: 'divider'; readonly count: number };
 
 function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
-  const water = useDesk((state) => state.settings.water);
-  const { placement, kinds } = aim;
+  const { water, recentParts } = useDesk((state) => state.settings);
+  const { placement, kinds, slot } = aim;
   const id = useId();
   const ownParts = useDesk((state) => state.ownParts);
-  const [kind, setKind] = useState<PartKind>(kinds[0] ?? 'bead');
+  const [kind, setKind] = useState<PartKind | 'all'>('all');
   const [typed, setTyped] = useState('');
   const [sort, setSort] = useState<Sort>('listed');
   const [active, setActive] = useState(0);
@@ -88,7 +96,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   useEffect(followOwnParts, []);
 
   const parts = useMemo(() => [...ownParts, ...CATALOGUE], [ownParts]);
-  const choices = useChoices(parts, kind, typed, lure, placement);
+  const choices = useChoices(parts, ownParts.length, kind === 'all' ? null : kind, typed, lure, aim, recentParts);
   const now = partInPlace(lure.build, placement);
   const asked = useMemo(() => [...choices.fitting, ...choices.notFitting], [choices]);
   const [shown, setShown] = useState<{ from: number; to: number }>({ from: 0, to: 12 });
@@ -99,7 +107,6 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
       [asked, sort, shown],
     ),
     lure,
-    placement,
     speedMps,
     water,
   );
@@ -125,9 +132,16 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
       }
     },
   });
-  const take = (part: Part) => {
-    const name: ChangeName = { code: CODES[placement.put], part: part.name };
-    if (part.id === now?.id || change(name, placementEdits(lure.build, placement, part))) onClose();
+  const take = ({ part, placement: to }: Choice) => {
+    const name: ChangeName = { code: CODES[to.put], part: part.name };
+    const put = itemPut(lure.build, to, part);
+    if (part.id !== now?.id && !change(name, placementEdits(lure.build, to, part))) return;
+    // What was put on is picked: what is inserted next goes on from there.
+    if (put !== null) pick(put);
+    changeSettings({ recentParts: [part.id, ...recentParts.filter((id) => id !== part.id)].slice(0, MOST_RECENT) });
+    const { history } = useDesk.getState();
+    if (slot !== null && history) goToNextSlot(history.lure);
+    else onClose();
   };
   const goTo = (index: number) => {
     const step = index >= active ? 1 : -1;
@@ -152,17 +166,17 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
     } else if (event.key === 'Enter') {
       event.preventDefault();
       const row = rows[active];
-      if (row?.row === 'choice') take(row.choice.part);
+      if (row?.row === 'choice') take(row.choice);
     }
   };
   const onClick = (event: MouseEvent) => {
     const found =
       event.target instanceof Element ? event.target.closest('[data-part]')?.getAttribute('data-part') : null;
     const row = rows.find((each) => each.row === 'choice' && each.choice.part.id === found);
-    if (row?.row === 'choice') take(row.choice.part);
+    if (row?.row === 'choice') take(row.choice);
   };
   const nowEffect = now ? (effects.get(now.id) ?? null) : null;
-  const first = choices.fitting.find(({ part }) => part.id !== now?.id)?.part;
+  const first = choices.fitting.find(({ part }) => part.id !== now?.id);
   const matching = choices.fitting.length + choices.notFitting.length;
   return (
     <>
@@ -195,7 +209,10 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
           className="flex flex-wrap gap-1"
           optionClassName="min-h-11 rounded-md border border-line px-2.5 text-sm aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
           value={kind}
-          options={kinds.map((each) => ({ value: each, shown: KIND_WORDS[each].many }))}
+          options={[
+            { value: 'all' as const, shown: 'all' },
+            ...kinds.map((each) => ({ value: each, shown: KIND_WORDS[each].many })),
+          ]}
           onChange={(each) => {
             setKind(each);
             setActive(0);
@@ -221,8 +238,23 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
           }}
         />
       </div>
+      {slot !== null && (
+        <div className="flex gap-1.5">
+          <Button
+            onClick={() => {
+              passOver(lure, slot);
+              goToNextSlot(lure);
+            }}
+          >
+            Without it
+          </Button>
+          <Button look="quiet" onClick={onClose}>
+            Enough for now
+          </Button>
+        </div>
+      )}
       {lure.made && first && (
-        <CostNote lure={lure} edits={placementEdits(lure.build, placement, first)} system={system} />
+        <CostNote lure={lure} edits={placementEdits(lure.build, first.placement, first.part)} system={system} />
       )}
       <div
         ref={list}
@@ -270,10 +302,10 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
       </div>
       {matching === 0 && (
         <p className="p-2 text-ink-soft">
-          No {KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
+          No {kind === 'all' ? 'part that goes here' : KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
         </p>
       )}
-      {kind === 'blade' && (
+      {(kind === 'blade' || kinds[0] === 'blade') && (
         <p className="text-sm text-ink-soft">
           Not among them?{' '}
           <button

@@ -8,7 +8,11 @@ import { SORTS, sorted, type Choice } from './use-choices';
 describe('sorting the choice by what each would do', () => {
   const lure = plainSpinner();
   const blades = partsOfKind('blade');
-  const choices = blades.map((part): Choice => ({ part, misfits: [] }));
+  const choices = blades.map((part): Choice => ({
+    part,
+    misfits: [],
+    placement: { put: 'swap', item: itemId('blade-1') },
+  }));
   const answers = weigh(lure, { put: 'swap', item: itemId('blade-1') }, blades, LAKE_WATER, 0.8);
   const effects = new Map(blades.map((part, i) => [part.id as string, effectAt(answers, i) as Effect]));
   const value = {

@@ -3,12 +3,13 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Water } from '@/core/hydro/water';
 import { isLoose, type Misfit } from '@/core/fits/fit';
-import { misfitsInPlace, partInPlace, type Placement } from '@/core/fits/placement';
-import type { Lure } from '@/core/lure/lure';
+import { isUsualIn, misfitsInPlace, partInPlace, type Placement } from '@/core/fits/placement';
+import type { Build, Lure } from '@/core/lure/lure';
 import { effectAt, type Effect } from '@/core/prepared/weigh';
-import type { Part, PartKind } from '@/core/parts/part';
+import type { Part, PartKind, PartOf } from '@/core/parts/part';
 import { matches, readQuery, searchable, type Searchable } from '@/core/parts/search';
 import { askCore } from '@/workers/core-client';
+import type { PickerAim } from './picker-state';
 
 export const SORTS = ['listed', 'rate', 'drag', 'mass', 'clearance'] as const;
 export type Sort = (typeof SORTS)[number];
@@ -16,6 +17,8 @@ export type Sort = (typeof SORTS)[number];
 export interface Choice {
   readonly part: Part;
   readonly misfits: readonly Misfit[];
+  /** Where it goes: the place asked for, or for a blade on the bare wire, on a clevis that goes on with it. */
+  readonly placement: Placement;
 }
 
 export interface Choices {
@@ -31,32 +34,88 @@ function searchableOf(part: Part): Searchable {
   return found;
 }
 
-/** Parts of the asked kind that match what was typed, those that fit first; the present part leads. */
+/**
+ * Parts that match what was typed, those that fit first. The present part leads; then what was taken last, own parts, and
+ * the kinds in their order, in each what is usual there.
+ * @param kind null for all that could go there
+ * @param recent ids of parts, the last taken first
+ */
 export function useChoices(
   parts: readonly Part[],
-  kind: PartKind,
+  ownCount: number,
+  kind: PartKind | null,
   typed: string,
   lure: Lure,
-  placement: Placement,
+  { placement, kinds, slot }: PickerAim,
+  recent: readonly string[],
 ): Choices {
-  const ofKind = useMemo(() => {
+  const offered = useMemo(() => {
+    const wanted = kind === null ? kinds : [kind];
     const now = partInPlace(lure.build, placement);
-    const listed = parts.filter((part) => part.kind === kind);
-    const rest = listed.filter(({ id }) => id !== now?.id);
-    const all = now?.kind === kind ? [now, ...rest] : rest;
-    const found = misfitsInPlace(lure.build, placement, all);
-    return all.map((part, i) => ({ choice: { part, misfits: found[i] ?? [] }, searched: searchableOf(part) }));
-  }, [parts, kind, lure, placement]);
+    const rank = (part: Part, index: number): number => {
+      if (part.id === now?.id) return -1;
+      const lately = recent.indexOf(part.id);
+      const familiar = lately >= 0 ? lately / 1000 : index < ownCount ? 1 : 2;
+      // A place that asks for its part asks for one kind before another; else what was taken last comes before all.
+      const byKind = lately >= 0 && slot === null ? 0 : wanted.indexOf(part.kind) * 10;
+      return byKind + familiar + (isUsualIn(placement, part) ? 0 : 5);
+    };
+    const listed = parts
+      .map((part, index) => ({ part, index }))
+      .filter(({ part }) => wanted.includes(part.kind) && part.id !== now?.id);
+    const all = now && wanted.includes(now.kind) ? [{ part: now, index: 0 }, ...listed] : listed;
+    const ranked = all
+      .map(({ part, index }) => ({ part, by: rank(part, index) }))
+      .sort((a, b) => a.by - b.by)
+      .map(({ part }) => part);
+    return offersOf(ranked, parts, lure, placement).map((choice) => ({ choice, searched: searchableOf(choice.part) }));
+  }, [parts, ownCount, kind, kinds, slot, lure, placement, recent]);
   return useMemo(() => {
     const query = readQuery(typed);
     const fitting: Choice[] = [];
     const notFitting: Choice[] = [];
-    for (const { choice, searched } of ofKind) {
+    for (const { choice, searched } of offered) {
       if (!matches(query, searched)) continue;
       (choice.misfits.every(isLoose) ? fitting : notFitting).push(choice);
     }
     return { fitting, notFitting };
-  }, [ofKind, typed]);
+  }, [offered, typed]);
+}
+
+/** Clevises tried for a blade that is put on the bare wire. */
+const MOST_CLEVISES = 4;
+
+/** Each part with why it does not go there; a blade for the wire itself goes on with the first clevis that takes it. */
+export function offersOf(
+  ranked: readonly Part[],
+  parts: readonly Part[],
+  { build }: Lure,
+  placement: Placement,
+): Choice[] {
+  const byClevis = new Map<Part, Choice>();
+  if (placement.put === 'thread') {
+    const blades = ranked.filter(({ kind }) => kind === 'blade');
+    for (const clevis of blades.length === 0 ? [] : clevisesFor(parts, build, placement)) {
+      const onIt: Placement = { put: 'threadOnClevis', index: placement.index, clevis };
+      const found = misfitsInPlace(build, onIt, blades);
+      for (const [i, part] of blades.entries()) {
+        const known = byClevis.get(part);
+        const its = found[i] ?? [];
+        if (!known || (known.misfits.length > 0 && its.length === 0))
+          byClevis.set(part, { part, misfits: its, placement: onIt });
+      }
+    }
+  }
+  const plain = ranked.filter((part) => !byClevis.has(part));
+  const found = misfitsInPlace(build, placement, plain);
+  const own = new Map(plain.map((part, i): [Part, Choice] => [part, { part, misfits: found[i] ?? [], placement }]));
+  return ranked.flatMap((part) => byClevis.get(part) ?? own.get(part) ?? []);
+}
+
+function clevisesFor(parts: readonly Part[], build: Build, placement: Placement): PartOf<'clevis'>[] {
+  const clevises = parts.filter((part) => part.kind === 'clevis');
+  const found = misfitsInPlace(build, placement, clevises);
+  return clevises.filter((_, i) => found[i]?.length === 0).slice(0, MOST_CLEVISES);
 }
 
 /** Parts asked about at once: an answer every few hundredths of a second. */
@@ -66,7 +125,6 @@ const BATCH = 120;
 export function useEffects(
   wanted: readonly Choice[],
   lure: Lure,
-  placement: Placement,
   speedMps: number,
   water: Water,
 ): { readonly effects: ReadonlyMap<string, Effect>; readonly isWorking: boolean; readonly failed: string | null } {
@@ -80,21 +138,25 @@ export function useEffects(
   const failed = isCurrent ? held.failed : null;
   const missing = useMemo(() => {
     const found: Part[] = [];
-    for (const { part } of wanted) {
-      if (!effects.has(part.id)) found.push(part);
+    let placement: Placement | null = null;
+    for (const choice of wanted) {
+      if (effects.has(choice.part.id)) continue;
+      // One place at a time: the next batch is of the next.
+      placement ??= choice.placement;
+      if (choice.placement === placement) found.push(choice.part);
       if (found.length === BATCH) break;
     }
-    return found;
+    return placement && { placement, parts: found };
   }, [wanted, effects]);
   useEffect(() => {
-    if (missing.length === 0 || failed !== null) return;
+    if (!missing || failed !== null) return;
     const wanting = new AbortController();
-    askCore('weigh', [lure, placement, missing, water, speedMps], { signal: wanting.signal }).then(
+    askCore('weigh', [lure, missing.placement, missing.parts, water, speedMps], { signal: wanting.signal }).then(
       (answers) => {
         if (wanting.signal.aborted) return;
         setHeld((last) => {
           const next = new Map(last.lure === lure ? last.effects : []);
-          missing.forEach(({ id }, i) => next.set(id, effectAt(answers, i) ?? NOTHING));
+          missing.parts.forEach(({ id }, i) => next.set(id, effectAt(answers, i) ?? NOTHING));
           return { lure, effects: next, failed: null };
         });
       },
@@ -104,8 +166,8 @@ export function useEffects(
       },
     );
     return () => wanting.abort();
-  }, [missing, lure, placement, speedMps, water, failed]);
-  return { effects, isWorking: missing.length > 0 && failed === null, failed };
+  }, [missing, lure, speedMps, water, failed]);
+  return { effects, isWorking: missing !== null && failed === null, failed };
 }
 
 const EMPTY: ReadonlyMap<string, Effect> = new Map();

@@ -1,12 +1,13 @@
 'use client';
 
+import { capital } from '@/words/capital';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { bendTo } from '@/core/lure/bending';
 import type { Layout } from '@/core/geometry/layout';
 import type { Build } from '@/core/lure/lure';
 import type { PlacedSection } from '@/core/carriers/wire-path';
 import type { StageView } from '@/drawing/stage-view';
-import { degrees } from '@/words/angle-words';
+import { bendAngle, bendName } from '@/words/bend-words';
 import { pick, showDraft, useDesk } from '../desk-state';
 import { doDraft } from '../open-lure';
 
@@ -34,8 +35,8 @@ export function BendHandles({ build, layout, view }: BendHandlesProps) {
     >
       {layout.path.sections
         .filter(({ section }) => section.section === 'bend')
-        .map((placed, i) => (
-          <Handle key={placed.index} placed={placed} number={i + 1} view={view} />
+        .map((placed) => (
+          <Handle key={placed.index} placed={placed} name={bendName(carrier, placed.index)} view={view} />
         ))}
     </svg>
   );
@@ -43,11 +44,11 @@ export function BendHandles({ build, layout, view }: BendHandlesProps) {
 
 function Handle({
   placed,
-  number,
+  name,
   view,
 }: {
   readonly placed: PlacedSection;
-  readonly number: number;
+  readonly name: string;
   readonly view: StageView;
 }) {
   const held = useRef<{ readonly fromRad: number; readonly angleRad: number } | null>(null);
@@ -57,7 +58,7 @@ function Handle({
   const px = 1000 * view.pxPerMm;
   const at = { x: view.originX + ((start.xM + end.xM) / 2) * px, y: view.originY - ((start.yM + end.yM) / 2) * px };
   const grip = { x: at.x + LEVER_PX * Math.cos(end.angleRad), y: at.y - LEVER_PX * Math.sin(end.angleRad) };
-  const words = `${section.angleRad < 0 ? 'minus ' : ''}${degrees(section.angleRad)}`;
+  const words = bendAngle(section.angleRad);
 
   const bend = (angleRad: number) => {
     // The wire as it is done, not as it is drawn under the hand: else every step would build on the last.
@@ -101,7 +102,7 @@ function Handle({
       ref={knob}
       role="slider"
       tabIndex={0}
-      aria-label={`Bend ${number} of the wire`}
+      aria-label={`${capital(name)}, on the drawing`}
       aria-valuemin={-215}
       aria-valuemax={215}
       aria-valuenow={Math.round((section.angleRad * 180) / Math.PI)}
@@ -115,7 +116,7 @@ function Handle({
       onKeyUp={settle}
       onBlur={settle}
     >
-      <title>{`Bend ${number}: ${words}. Draw it round, or use the arrow keys.`}</title>
+      <title>{`${capital(name)}: ${words}. Draw it round, or use the arrow keys.`}</title>
       <line
         x1={at.x}
         y1={at.y}

@@ -3,6 +3,8 @@
 import { useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
+import { NoteField } from '@/ui/NoteField';
 import { compareWith } from '../desk-state';
 import { change, goBackTo } from '../open-lure';
 
@@ -16,12 +18,17 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
       setName('');
   };
   return (
-    <section aria-label="Versions" className="flex flex-col gap-2">
-      <h2 className="text-lg font-semibold">Versions</h2>
+    <Fold title="Versions" gist={versions.length === 0 ? 'none kept' : `${versions.length} kept`}>
       {versions.map((version, index) => (
         <div key={index} className="flex flex-wrap items-center gap-1.5 border-t border-line pt-1.5">
-          <span className="min-w-0 flex-1 truncate">{version.name}</span>
-          <Button aria-label={`Compare with ${version.name}`} onClick={() => compareWith(index)}>
+          <span className="w-full font-semibold break-words">{version.name}</span>
+          <NoteField
+            label={`Note on ${version.name}`}
+            isLabelled={false}
+            note={version.note ?? ''}
+            onCommit={(note) => change('noteVersion', [{ kind: 'noteVersion', at: index, note }])}
+          />
+          <Button aria-label={`Compare with ${version.name}`} onClick={() => compareWith([{ of: 'version', index }])}>
             Compare
           </Button>
           <Button look="quiet" aria-label={`Go back to ${version.name}`} onClick={() => goBackTo(version.build)}>
@@ -36,6 +43,11 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
           </Button>
         </div>
       ))}
+      {versions.length > 0 && (
+        <Button look="quiet" className="self-start" onClick={() => compareWith([])}>
+          Compare with another lure
+        </Button>
+      )}
       <form
         className="flex items-end gap-1.5"
         onSubmit={(event) => {
@@ -55,6 +67,6 @@ export function VersionsPanel({ lure }: { readonly lure: Lure }) {
         </label>
         <Button type="submit">Keep</Button>
       </form>
-    </section>
+    </Fold>
   );
 }

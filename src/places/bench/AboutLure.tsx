@@ -5,11 +5,13 @@ import type { Finding } from '@/core/judgement/finding';
 import type { CutLength } from '@/core/lengths/lengths';
 import type { Lure } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
-import { FindingsPanel } from './FindingsPanel';
-import { Inspector } from './Inspector';
-import { LengthsPanel } from './LengthsPanel';
-import { MadeBar } from './MadeBar';
-import type { StringUnit } from './string-units';
+import { FindingsPanel } from './findings/FindingsPanel';
+import { Inspector } from './picked/Inspector';
+import { LengthsPanel } from './wire/LengthsPanel';
+import { Introduction } from './Introduction';
+import { MadeBar } from './keeping/MadeBar';
+import { NotePanel } from './keeping/NotePanel';
+import type { StringUnit } from './string/string-units';
 import { VersionsPanel } from '@/desk/versions/VersionsPanel';
 
 export interface AboutLureProps {
@@ -18,17 +20,22 @@ export interface AboutLureProps {
   readonly unit: StringUnit | null;
   readonly cuts: readonly CutLength[];
   readonly system: UnitSystem;
+  readonly speedMps: number;
 }
 
 /** What stands beside the drawing: made or not, findings, the picked part, lengths. */
-export const AboutLure = memo(function AboutLure({ lure, findings, unit, cuts, system }: AboutLureProps) {
+export const AboutLure = memo(function AboutLure({ lure, findings, unit, cuts, system, speedMps }: AboutLureProps) {
   return (
     <>
-      <MadeBar lure={lure} system={system} />
-      <FindingsPanel findings={findings} build={lure.build} system={system} />
+      <Introduction />
+      <FindingsPanel findings={findings} lure={lure} system={system} speedMps={speedMps} />
       <Inspector unit={unit} lure={lure} system={system} />
-      <LengthsPanel cuts={cuts} build={lure.build} system={system} />
-      <VersionsPanel lure={lure} />
+      <div>
+        <LengthsPanel cuts={cuts} build={lure.build} system={system} />
+        <NotePanel lure={lure} />
+        <VersionsPanel lure={lure} />
+        <MadeBar lure={lure} system={system} />
+      </div>
     </>
   );
 });

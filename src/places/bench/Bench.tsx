@@ -1,75 +1,71 @@
 'use client';
 
-import { useEffect } from 'react';
-import { Boundary, type WayOut } from '@/ui/Boundary';
-// Listens from the start: the first sheet has to know what opened it.
-import '@/ui/last-focus';
-import { useDark } from '@/ui/use-dark';
-import { useMissingParts } from '@/ui/use-missing-parts';
-import { Notices } from './later';
-import { tell, useDesk } from '@/desk/desk-state';
-import { openAnother, startBench } from '@/desk/open-lure';
-import { exportLure } from '@/desk/export-lure';
-import { OpenBench, WAYS_OUT } from './OpenBench';
+import { useCallback, useEffect, useState } from 'react';
+import { isPicture, readPicture, type KeptPicture } from '@/data/kept-picture';
+import { Boundary } from '@/ui/Boundary';
+import { latePart } from '@/ui/late-part';
+import { useAfterPaint } from '@/ui/use-after-paint';
+import { FirstScreen } from './FirstScreen';
 
-export function Bench() {
-  const history = useDesk((state) => state.history);
-  const hasNotice = useDesk((state) => state.notice !== null);
-  const theme = useDesk((state) => state.settings.theme);
-  const isDark = useDark(theme);
+const WholeBench = latePart(() => import('./WholeBench').then((room) => room.WholeBench));
+
+export interface BenchProps {
+  /** Where the picture is that a newcomer sees. */
+  readonly firstPicture: string;
+}
+
+/**
+ * The Bench. The lure as it was last painted stands first, at once; the rest of the app loads behind it and takes its place
+ * as soon as it has painted the same.
+ */
+export function Bench({ firstPicture }: BenchProps) {
+  const [found, setFound] = useState<{ readonly picture: KeptPicture | null } | null>(null);
+  const [isPainted, setPainted] = useState(false);
+  const [stands, setStands] = useState(false);
   useEffect(() => {
-    let stop: (() => void) | null = null;
-    let isGone = false;
-    void startBench(new URLSearchParams(window.location.search).get('lure')).then((stopBench) => {
-      if (isGone) stopBench();
-      else stop = stopBench;
+    let isShown = true;
+    void findPicture(firstPicture).then((picture) => {
+      if (isShown) setFound({ picture });
     });
     return () => {
-      isGone = true;
-      stop?.();
+      isShown = false;
     };
+  }, [firstPicture]);
+  const [hasHadTime, setHadTime] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setHadTime(true), UNSEEN_MS);
+    return () => clearTimeout(timer);
   }, []);
-  useUnsavedGuard();
-  useMissingParts((words) => tell('trouble', words));
+  const hasBeenSeen = useAfterPaint(isPainted);
+  const mayLoad = hasBeenSeen || hasHadTime || (found !== null && found.picture === null);
+  const onStands = useCallback(() => setStands(true), []);
+  const onPainted = useCallback(() => setPainted(true), []);
   return (
     <>
-      <Boundary name="The Bench" resetOn={[history]} waysOut={[...WAYS_OUT, ...FROM_THE_PAGE]}>
-        {history ? <OpenBench history={history} isDark={isDark} /> : <Opening />}
-      </Boundary>
-      <Boundary name="The notices">{hasNotice && <Notices isDark={isDark} />}</Boundary>
+      {!stands && <FirstScreen picture={found?.picture ?? null} onPainted={onPainted} />}
+      {mayLoad && (
+        <Boundary name="The Bench" isOver>
+          <WholeBench isSeen={stands} onStands={onStands} />
+        </Boundary>
+      )}
     </>
   );
 }
 
-/** Out of a page that failed as a whole: keep the lure as a file, or go to another. */
-const FROM_THE_PAGE: readonly WayOut[] = [
-  {
-    label: 'Export this lure',
-    run: () => {
-      const { history } = useDesk.getState();
-      if (history) exportLure(history);
-    },
-  },
-  { label: 'Another lure', run: () => void openAnother() },
-];
+/** A picture that is not painted in this time keeps nobody waiting longer. */
+const UNSEEN_MS = 4_000;
 
-function Opening() {
-  return (
-    <main className="grid min-h-dvh place-items-center">
-      <p role="status" className="text-ink-soft">
-        Laying out the bench…
-      </p>
-    </main>
-  );
-}
-
-/** The browser asks before a page with unsaved work goes away. */
-function useUnsavedGuard() {
-  const isUnsaved = useDesk((state) => state.saving.state === 'failed');
-  useEffect(() => {
-    if (!isUnsaved) return;
-    const onLeave = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', onLeave);
-    return () => window.removeEventListener('beforeunload', onLeave);
-  }, [isUnsaved]);
+/** The lure last on the bench, on a first visit the one a newcomer sees; null where the address asks for another. */
+async function findPicture(firstPicture: string): Promise<KeptPicture | null> {
+  const wanted = new URLSearchParams(window.location.search).get('lure');
+  const kept = readPicture(globalThis.localStorage);
+  if (kept) return wanted === null || wanted === kept.lureId ? kept : null;
+  if (wanted !== null) return null;
+  try {
+    const read: unknown = await (await fetch(firstPicture)).json();
+    return isPicture(read) ? read : null;
+  } catch {
+    // Without it the whole Bench comes first.
+    return null;
+  }
 }

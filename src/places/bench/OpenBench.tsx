@@ -1,31 +1,35 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { lacksSomething } from '@/core/judgement/families/slots';
 import type { LureHistory } from '@/core/lure/history';
-import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
-import { showLengthBoth, showMass } from '@/core/units/write';
-import { closeSheet, openSheet, pick, useDesk } from '@/desk/desk-state';
-import { laidOf, massOf, motionsWith, predictionOf, ratesBefore } from '@/desk/derived';
-import { exportLure } from '@/desk/export-lure';
+import type { SpinPrediction } from '@/core/predict/spin';
+import { closeSheet, pick, useDesk } from '@/desk/desk-state';
+import { laidOf, motionsWith, predictionOf, ratesBefore } from '@/desk/derived';
+import { exportOpenLure } from '@/desk/export-lure';
 import type * as FindingsRoom from '@/desk/findings-and-cuts';
 import type { FindingsAndCuts } from '@/desk/findings-and-cuts';
-import { drawingStands, perform, saveWhole } from '@/desk/open-lure';
+import { perform, saveWhole } from '@/desk/open-lure';
 import { changeSettings } from '@/desk/settings';
-import { retrieveSpeed } from '@/desk/speed';
-import { Stage } from '@/desk/stage/Stage';
+import { usePaintedHistory } from '@/desk/shown-lure';
+import { retrieveSpeed, speedUnitOf } from '@/desk/speed';
+import { Stage, StageFigures } from '@/desk/stage/Stage';
+import { isWideStage } from '@/desk/stage/stage-room';
+import { useLearning } from '@/desk/figures/readings';
+import { useLearnt } from '@/desk/figures/use-core';
 import { useStageView } from '@/desk/stage/use-stage-view';
 import { Boundary, type WayOut } from '@/ui/Boundary';
 import { Button } from '@/ui/Button';
 import { useAfterPaint } from '@/ui/use-after-paint';
-import { usePainted } from '@/ui/use-painted';
-import { useMedia, useSize } from '@/ui/use-media';
+import { useSize } from '@/ui/use-media';
 import { storageFailureWords } from '@/words/storage-words';
+import { BenchFrame } from './BenchFrame';
 import { BenchHeader } from './BenchHeader';
 import {
   AboutLure,
   BackupSheet,
-  BeatReadouts,
   CompareSheet,
+  FrontSheet,
   LuresSheet,
   NewLureSheet,
   OwnPartsSheet,
@@ -33,163 +37,150 @@ import {
   RetrievePanel,
   RideSheet,
   RulesSheet,
-  SpinReadouts,
   StringSection,
   TrueSizeSheet,
 } from './later';
-import { partCommands, type PartCommands } from './part-commands';
-import type { PickerAim } from '@/desk/picker/picker-aim';
-import { stringUnits, type StringUnit } from './string-units';
+import { partCommands, type PartCommands } from './string/part-commands';
+import { closePicker, nextSlot, openPicker, usePicker } from '@/desk/picker/picker-state';
+import { stringUnits, type StringUnit } from './string/string-units';
 
-/** How long a bend must be held still before the figures and findings around the drawing follow it. */
-const REST_UNDER_THE_HAND_MS = 140;
 export interface OpenBenchProps {
-  readonly history: LureHistory;
   readonly isDark: boolean;
+  /** Called once, when the drawing is first painted. */
+  readonly onStands: () => void;
 }
 
 /**
- * A lure on the bench. The drawing follows every change at once; how the blades turn, and what stands around it, follow as
- * soon as that is painted.
+ * A lure on the bench. The drawing follows every change at once, by itself; how the blades turn, and what stands around it,
+ * follow as soon as that is painted.
  */
-export function OpenBench({ history: done, isDark }: OpenBenchProps) {
-  // A change under the hand is shown as if it were done.
-  const draft = useDesk((state) => state.draft);
-  const history = useMemo(() => (draft ? { ...done, lure: draft.lure } : done), [done, draft]);
+export const OpenBench = memo(function OpenBench({ isDark, onStands }: OpenBenchProps) {
+  const history = usePaintedHistory();
+  return history && <BenchWith history={history} isDark={isDark} onStands={onStands} />;
+});
+
+interface BenchWithProps extends OpenBenchProps {
+  /** As last painted. */
+  readonly history: LureHistory;
+}
+
+function BenchWith({ history, isDark, onStands }: BenchWithProps) {
   const { lure } = history;
   const { build } = lure;
-  const { system, retrieve, slowedBy, screenPxPerMm, trueSize, water } = useDesk((state) => state.settings);
+  const { system, retrieve, water, outfit } = useDesk((state) => state.settings);
   const bladeState = useDesk((state) => state.bladeState);
   const stage = useRef<HTMLDivElement>(null);
   const size = useSize(stage);
-  const prefersStill = useMedia('(prefers-reduced-motion: reduce)');
+  const isWide = size !== null && isWideStage(size);
   const speedMps = retrieveSpeed(retrieve);
 
   const laid = laidOf(build);
-  const painted = usePainted(history, draft ? REST_UNDER_THE_HAND_MS : 0);
-  const paintedBuild = painted.lure.build;
-  const paintedLaid = laidOf(paintedBuild);
-  const prediction = predictionOf(paintedBuild, water, speedMps, bladeState);
+  const learnt = useLearnt(build);
+  const prediction = predictionOf(build, water, speedMps, bladeState, learnt);
+  useLearning(lure, water, outfit);
   const motions = motionsWith(prediction, laid);
-  const view = useStageView(size, laid.layout, motions, trueSize ? screenPxPerMm : null);
-  const overall = showLengthBoth(paintedLaid.layout.x1M - paintedLaid.layout.x0M, system);
-  const mass = massOf(paintedBuild);
-  const turning = prediction.blades.some(({ at: [at] }) => doesTurn(at));
-  const isPreview = useDesk((state) => state.isPreview);
-  const isPainted = useAfterPaint(view !== null);
-  useEffect(() => {
-    if (isPainted) drawingStands();
-  }, [isPainted]);
-  const isReady = isPainted && !isPreview;
+  const view = useStageView(size, laid.layout, motions);
+  const [isPainted, setPainted] = useState(false);
+  const onPainted = useCallback(() => {
+    setPainted(true);
+    onStands();
+  }, [onStands]);
+  const isReady = useAfterPaint(isPainted);
 
-  const around = useAround(painted, prediction, speedMps, isReady);
+  const around = useAround(history, prediction, speedMps, isReady);
   useUndoKeys();
+  const isChoosing = usePicker((state) => state.aim !== null);
+  const figures = {
+    build,
+    prediction,
+    ratesBefore: around.ratesBefore,
+    motions,
+    findings: around.findings,
+    slot: around.slot,
+    system,
+    speedMps,
+    speedUnit: speedUnitOf(retrieve, system),
+  };
   const onLure = { resetOn: [history], waysOut: WAYS_OUT };
   return (
-    <div className="flex min-h-dvh flex-col">
-      <Boundary name="The row of menus" {...onLure}>
-        <BenchHeader history={done} isDark={isDark} isReady={isReady} />
-      </Boundary>
-      <NotSaved history={done} />
-      <div className="flex flex-1 flex-col lg:flex-row">
-        <main className="flex min-w-0 flex-1 flex-col">
-          <div ref={stage} className="flex flex-col overflow-x-auto bg-stage contain-content">
-            {/* On a narrow screen the drawing comes first. */}
-            <div className="px-2 pt-1 max-sm:order-last">
-              <div className="min-h-20 max-sm:min-h-60">
-                <Boundary name="What the blades do" {...onLure}>
-                  {isReady && (
-                    <SpinReadouts
-                      build={paintedBuild}
-                      prediction={prediction}
-                      ratesBefore={around.ratesBefore}
-                      system={system}
-                      showsTicks={prefersStill}
-                      speedMps={speedMps}
-                      speedUnit={retrieve.by === 'reel' ? 'mps' : retrieve.by}
-                    />
-                  )}
-                </Boundary>
-              </div>
-              <div className="pointer-events-none relative z-10 flex min-h-11 flex-wrap items-center justify-end gap-x-2 text-sm *:pointer-events-auto *:rounded-md *:bg-stage sm:-mb-7">
-                <p className="px-2 text-ink-soft">
-                  {overall} long · {showMass(mass, system)}
-                </p>
-                {isReady && prediction.beats.length > 0 && <BeatReadouts beats={prediction.beats} />}
-                {isReady && (
-                  <>
-                    <Button look="quiet" onClick={() => openSheet('ride')}>
-                      Ride and line
-                    </Button>
-                    <TrueSizeButton />
-                  </>
-                )}
-                {turning && !prefersStill && (
-                  <Button
-                    look="quiet"
-                    aria-pressed={slowedBy === 8}
-                    onClick={() => changeSettings({ slowedBy: slowedBy === 8 ? 1 : 8 })}
-                  >
-                    {slowedBy === 8 ? 'Shown 8 × slower' : 'Shown at its own rate'}
-                  </Button>
-                )}
-              </div>
-            </div>
-            <Boundary name="The drawing" {...onLure}>
-              {view && (
-                <Stage
-                  build={build}
-                  view={view}
-                  motions={motions}
-                  findings={around.findings}
-                  system={system}
-                  isStill={prefersStill}
-                  isReady={isReady}
-                  label={`${lure.name} from the side, nose left: ${overall} long`}
-                />
-              )}
-            </Boundary>
-          </div>
-          <section aria-label="String" className="min-h-44 border-t border-line bg-panel pt-1 contain-content">
-            <Boundary name="The string" {...onLure}>
-              {view && isReady && (
-                <StringSection
-                  build={paintedBuild}
-                  layout={paintedLaid.layout}
-                  view={view}
-                  seats={paintedLaid.seats}
-                  units={around.units}
-                  unit={around.unit}
-                  onPickUnit={around.pickUnit}
-                  commands={around.commands}
-                  system={system}
-                />
-              )}
-            </Boundary>
-          </section>
-          <Boundary name="The retrieve" {...onLure}>
-            {isReady && <RetrievePanel build={paintedBuild} prediction={prediction} />}
+    <BenchFrame
+      isChoosing={isChoosing}
+      header={
+        <>
+          <Boundary name="The row of menus" {...onLure}>
+            <BenchHeader history={history} isDark={isDark} isReady={isReady} />
           </Boundary>
-        </main>
-        <aside
-          aria-label="About this lure"
-          className="flex flex-col gap-4 border-l border-line bg-panel p-4 lg:h-[calc(100dvh-3.6rem)] lg:w-80 lg:shrink-0 lg:overflow-y-auto lg:contain-strict"
-        >
-          <Boundary name="What is known of this lure" {...onLure}>
-            {isReady && around.isThere && (
-              <AboutLure
-                lure={painted.lure}
-                findings={around.findings}
-                unit={around.unit}
-                cuts={around.cuts}
-                system={system}
-              />
-            )}
+          <NotSaved />
+        </>
+      }
+      stageRef={stage}
+      stage={
+        <Boundary name="The drawing" {...onLure}>
+          {size && (
+            <Stage
+              size={size}
+              isWide={isWide}
+              prediction={prediction}
+              findings={around.findings}
+              system={system}
+              isReady={isReady}
+              onPainted={onPainted}
+            >
+              {isReady && isWide && view && <StageFigures {...figures} view={view} isOnDrawing />}
+            </Stage>
+          )}
+        </Boundary>
+      }
+      underStage={
+        view &&
+        isReady &&
+        !isWide && (
+          <Boundary name="What the lure does" {...onLure}>
+            <StageFigures {...figures} view={view} isOnDrawing={false} />
           </Boundary>
-        </aside>
-      </div>
-      <Sheets aim={around.aim} history={done} onClosePicker={() => around.setAim(null)} speedMps={speedMps} />
-    </div>
+        )
+      }
+      string={
+        <Boundary name="The string" {...onLure}>
+          {view && isReady && (
+            <StringSection
+              build={build}
+              layout={laid.layout}
+              view={view}
+              seats={laid.seats}
+              units={around.units}
+              unit={around.unit}
+              onPickUnit={around.pickUnit}
+              commands={around.commands}
+              system={system}
+              slot={around.slot}
+            />
+          )}
+        </Boundary>
+      }
+      retrieve={
+        <Boundary name="The retrieve" {...onLure}>
+          {isReady && <RetrievePanel build={build} prediction={prediction} />}
+        </Boundary>
+      }
+      about={
+        <Boundary name="What is known of this lure" {...onLure}>
+          {isReady && around.isThere && (
+            <AboutLure
+              lure={lure}
+              findings={around.findings}
+              unit={around.unit}
+              cuts={around.cuts}
+              system={system}
+              speedMps={speedMps}
+            />
+          )}
+        </Boundary>
+      }
+      lureId={lure.id}
+    >
+      <Sheets speedMps={speedMps} />
+    </BenchFrame>
   );
 }
 
@@ -205,11 +196,7 @@ export const WAYS_OUT: readonly WayOut[] = [
 ];
 
 /** The commands as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
-function commandsOnLive(
-  shown: PartCommands,
-  unit: StringUnit | null,
-  openPicker: (aim: PickerAim) => void,
-): PartCommands {
+function commandsOnLive(shown: PartCommands, unit: StringUnit | null): PartCommands {
   const live = () => {
     const build = useDesk.getState().history?.lure.build;
     if (!build) return shown;
@@ -242,7 +229,6 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
   const rules = useDesk((state) => state.rules);
   const water = useDesk((state) => state.settings.water);
   const [leg, setLeg] = useState<string | null>(null);
-  const [aim, setAim] = useState<PickerAim | null>(null);
   const room = useFindingsRoom(isReady);
   const { findings, cuts } = room?.findingsAndCuts(lure, prediction, speedMps, water, rules) ?? NOTHING_YET;
   const units = stringUnits(build);
@@ -251,7 +237,7 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
     units.find(({ pick: each }) => each === picked) ??
     null;
   const commands = useMemo(
-    () => commandsOnLive(partCommands(unit, units, build, setAim), unit, setAim),
+    () => commandsOnLive(partCommands(unit, units, build, openPicker), unit),
     [unit, units, build],
   );
   const pickUnit = useCallback((next: StringUnit) => {
@@ -259,7 +245,8 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
     pick(next.pick);
   }, []);
   const before = ratesBefore(history, prediction, speedMps, water);
-  return { isThere: room !== null, findings, cuts, units, unit, commands, pickUnit, ratesBefore: before, aim, setAim };
+  const slot = usePicker((state) => (lacksSomething(lure) ? nextSlot(lure, state) : null));
+  return { isThere: room !== null, findings, cuts, units, unit, commands, pickUnit, ratesBefore: before, slot };
 }
 
 function useFindingsRoom(isReady: boolean): FindingsRoomType | null {
@@ -271,22 +258,14 @@ function useFindingsRoom(isReady: boolean): FindingsRoomType | null {
 }
 
 /** The sheets that can lie over the bench; each loads when it is first asked for. */
-function Sheets({
-  aim,
-  history,
-  onClosePicker,
-  speedMps,
-}: {
-  readonly aim: PickerAim | null;
-  readonly history: LureHistory;
-  readonly onClosePicker: () => void;
-  readonly speedMps: number;
-}) {
+function Sheets({ speedMps }: { readonly speedMps: number }) {
+  const history = useDesk((state) => state.history);
+  const aim = usePicker((state) => state.aim);
   const { system, screenPxPerMm } = useDesk((state) => state.settings);
   const sheet = useDesk((state) => state.sheet);
-  const compared = useDesk((state) => state.compared);
+  if (!history) return null;
   const closeAll = () => {
-    onClosePicker();
+    closePicker();
     closeSheet();
   };
   return (
@@ -296,7 +275,7 @@ function Sheets({
       waysOut={[{ label: 'Close it', run: closeAll }, ...WAYS_OUT]}
       isOver
     >
-      {aim && <PartPicker aim={aim} lure={history.lure} system={system} speedMps={speedMps} onClose={onClosePicker} />}
+      {aim && <PartPicker aim={aim} lure={history.lure} system={system} speedMps={speedMps} onClose={closePicker} />}
       {sheet === 'parts' && <OwnPartsSheet system={system} onClose={closeSheet} />}
       {sheet === 'rules' && <RulesSheet onClose={closeSheet} />}
       {sheet === 'lures' && <LuresSheet onClose={closeSheet} />}
@@ -309,30 +288,15 @@ function Sheets({
         />
       )}
       {sheet === 'ride' && <RideSheet lure={history.lure} onClose={closeSheet} />}
-      {sheet === 'compare' && (
-        <CompareSheet lure={history.lure} index={compared} system={system} onClose={closeSheet} />
-      )}
+      {sheet === 'front' && <FrontSheet lure={history.lure} onClose={closeSheet} />}
+      {sheet === 'compare' && <CompareSheet lure={history.lure} system={system} onClose={closeSheet} />}
       {sheet === 'backup' && <BackupSheet onClose={closeSheet} />}
     </Boundary>
   );
 }
 
-/** As large as it is, or as large as the stage. The screen is measured once, against a bank card. */
-function TrueSizeButton() {
-  const { screenPxPerMm, trueSize } = useDesk((state) => state.settings);
-  return (
-    <Button
-      look="quiet"
-      aria-pressed={trueSize}
-      onClick={() => (screenPxPerMm === null ? openSheet('trueSize') : changeSettings({ trueSize: !trueSize }))}
-    >
-      {trueSize ? 'Shown at true size' : 'Show at true size'}
-    </Button>
-  );
-}
-
 /** The storage failed: what happened, that the lure is here, and the two things to do. */
-function NotSaved({ history }: { readonly history: LureHistory }) {
+function NotSaved() {
   const saving = useDesk((state) => state.saving);
   if (saving.state !== 'failed') return null;
   return (
@@ -341,7 +305,7 @@ function NotSaved({ history }: { readonly history: LureHistory }) {
         <span className="font-semibold">Not saved.</span> {storageFailureWords(saving.failure)} The lure is still here,
         whole: keep it as a file, or try again.
       </p>
-      <Button look="main" onClick={() => exportLure(history)}>
+      <Button look="main" onClick={exportOpenLure}>
         Export this lure
       </Button>
       <Button onClick={() => void saveWhole()}>Try again</Button>

@@ -3,10 +3,10 @@ import { edited, itemId, part, plainBait, plainSpinner, spinner } from '@/testin
 import { DEMO_LURES } from '@/demo/scenario';
 import { seatPart, stepItem, takeOff, threadParts } from '@/core/lure/editing';
 import { USUAL_SETTINGS } from '@/data/settings';
-import type { PickerAim } from '@/desk/picker/picker-aim';
-import { partCommands } from './part-commands';
+import type { PickerAim } from '@/desk/picker/picker-state';
+import { partCommands } from './string/part-commands';
 import { retrieveSpeed, sayBy, speedInWords, SPEED_WAYS } from '@/desk/speed';
-import { stringUnits } from './string-units';
+import { stringUnits } from './string/string-units';
 
 describe('the string', () => {
   it('holds every part of every demo lure once, nose first, what hangs behind what holds it', () => {
@@ -107,7 +107,7 @@ describe('what can be done to a bait', () => {
     const aims: PickerAim[] = [];
     const tie = units.find(({ key }) => key === 'tie') ?? null;
     partCommands(tie, units, bare.build, (aim) => aims.push(aim)).swap();
-    expect(aims).toEqual([{ placement: { put: 'wire' }, kinds: ['frame', 'wire'] }]);
+    expect(aims).toEqual([{ placement: { put: 'wire' }, kinds: ['frame', 'wire'], slot: null }]);
   });
 });
 

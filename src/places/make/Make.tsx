@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
+import { Places } from '@/ui/Places';
 import { Boundary, type WayOut } from '@/ui/Boundary';
 import { useDark } from '@/ui/use-dark';
 import { useMissingParts } from '@/ui/use-missing-parts';
@@ -38,6 +39,11 @@ export function Make() {
         <p role="status" className="bg-caution-soft px-4 py-2 text-lg text-ink">
           ⚠ {refused}
         </p>
+      )}
+      {make.state !== 'run' && make.state !== 'opening' && (
+        <div className="border-b border-line bg-panel px-4 py-1">
+          <Places at="make" lureId={'lure' in make ? make.lure.id : null} />
+        </div>
       )}
       <Boundary name="This page" resetOn={[make]} waysOut={WAYS_OUT}>
         <Shown make={make} />

@@ -39,7 +39,10 @@ function sweep(layout: Layout, { blade, x0M }: DeltaSeat): PlanePoint[] {
   );
 }
 
-function headOutline(layout: Layout): { readonly item: DeltaSeat['item']; readonly outline: PlanePoint[] } | null {
+/** The head and its outline in the plane of the lure; null without one. */
+export function headOutline(
+  layout: Layout,
+): { readonly item: DeltaSeat['item']; readonly outline: PlanePoint[] } | null {
   const placed = layout.off.find(({ item }) => item.part.kind === 'head');
   if (placed?.item.part.kind !== 'head') return null;
   const stations = headProfile(placed.item.part);

@@ -1,0 +1,137 @@
+/**
+ * What a lure of a family still lacks, in the order in which it is commonly strung: places that ask for their next part.
+ * Nothing forbids another order; a place that is taken, or passed over, asks no more.
+ */
+import { oncePer } from '../../once';
+import { heldOn } from '../../lure/structure';
+import { carrierRoom } from '../../carriers/carrier';
+import { childrenOf, itemOf, type Build, type End, type Family, type Item, type Lure } from '../../lure/lure';
+import type { How } from '../../parts/kinds/room';
+import type { PartKind } from '../../parts/part';
+import type { Slot, SlotCode } from '../slot';
+
+/** Without these it does not fish; the others are asked for while one is at it. */
+const NEEDED: ReadonlySet<SlotCode> = new Set<SlotCode>([
+  'head',
+  'mainHook',
+  'blade',
+  'endBlade',
+  'deltaBlade',
+  'tailRing',
+  'tailHook',
+]);
+
+/** A place that has to be filled still asks. */
+export function lacksSomething(lure: Lure): boolean {
+  const turns = Object.values(lure.build.items).some(({ part }) => TURNING.has(part.kind));
+  return !turns || openSlots(lure).some(({ code }) => NEEDED.has(code));
+}
+
+const TURNING: ReadonlySet<PartKind> = new Set<PartKind>(['blade', 'filmBlade', 'deltaBlade']);
+
+/** Every place of the lure that still asks, the one usually filled next first. */
+export const openSlots = oncePer(({ family, build }: Lure): readonly Slot[] => SLOTS[family](build));
+
+const SLOTS: Readonly<Record<Family, (build: Build) => Slot[]>> = {
+  inlineSpinner: (build) => [...bladeOnWire(build, 0), ...bearing(build), ...body(build), ...behind(build)],
+  spinnerbait: (build) => [...headAndHook(build), ...armOfSpinnerbait(build), ...skirt(build)],
+  buzzbait: (build) => [...headAndHook(build), ...armOfBuzzbait(build), ...skirt(build)],
+};
+
+function onStrand(build: Build, ...kinds: readonly PartKind[]): number {
+  return build.strand.findIndex(({ item }) => kinds.includes(itemOf(build, item).part.kind));
+}
+
+const thread = (code: SlotCode, index: number, ...kinds: PartKind[]): Slot => ({
+  code,
+  placement: { put: 'thread', index },
+  kinds,
+});
+
+const seatOn = (code: SlotCode, { id }: Item, how: How, ...kinds: PartKind[]): Slot => ({
+  code,
+  placement: { put: 'seat', seat: { on: 'item', item: id, how } },
+  kinds,
+});
+
+const seatAt = (code: SlotCode, end: End, ...kinds: PartKind[]): Slot => ({
+  code,
+  placement: { put: 'seat', seat: { on: 'end', end } },
+  kinds,
+});
+
+/** A blade that turns about the wire, on its clevis. */
+function bladeOnWire(build: Build, index: number): Slot[] {
+  if (onStrand(build, 'clevis', 'filmBlade') === -1)
+    return [thread('bladeOnClevis', index, 'blade', 'filmBlade', 'clevis')];
+  return build.strand.flatMap(({ item: id, leg }) => {
+    const item = itemOf(build, id);
+    const isEmpty = item.part.kind === 'clevis' && leg === 'aft' && heldOn(build, item, 'hung').length === 0;
+    return isEmpty ? [seatOn('blade', item, 'hung', 'blade')] : [];
+  });
+}
+
+/** Something smooth behind the last thing that turns. */
+function bearing(build: Build): Slot[] {
+  const last = build.strand.findLastIndex(({ item }) =>
+    ['clevis', 'filmBlade'].includes(itemOf(build, item).part.kind),
+  );
+  if (last === -1) return [];
+  const next = build.strand[last + 1];
+  const isBead = next !== undefined && itemOf(build, next.item).part.kind === 'bead';
+  return isBead ? [] : [thread('bearingBead', last + 1, 'bead')];
+}
+
+function body(build: Build): Slot[] {
+  return onStrand(build, 'weight', 'bell') === -1 ? [thread('body', build.strand.length, 'weight', 'bell')] : [];
+}
+
+/** What hangs in the tail loop, down to a hook. */
+function behind(build: Build): Slot[] {
+  const [first] = childrenOf(build, 'tail');
+  if (!first) return [seatAt('tailRing', 'tail', 'splitRing', 'hook', 'body')];
+  if (first.part.kind !== 'splitRing') return [];
+  return heldOn(build, first, 'hung').length === 0 ? [seatOn('tailHook', first, 'hung', 'hook', 'body')] : [];
+}
+
+function headAndHook(build: Build): Slot[] {
+  if (!carrierRoom(build.carrier).castsNose) return [];
+  const head = childrenOf(build, 'nose').find(({ part }) => part.kind === 'head');
+  if (!head) return [seatAt('head', 'nose', 'head')];
+  return heldOn(build, head, 'moulded').length === 0 ? [seatOn('mainHook', head, 'moulded', 'hook')] : [];
+}
+
+function armOfSpinnerbait(build: Build): Slot[] {
+  const slots: Slot[] = [];
+  if (onStrand(build, 'bead') === -1) slots.push(thread('guardBead', 0, 'bead'));
+  const beads = build.strand.filter(({ item }) => itemOf(build, item).part.kind === 'bead').length;
+  slots.push(...bladeOnWire(build, Math.min(beads, 1)), ...bearing(build));
+  if (onStrand(build, 'clevis', 'filmBlade') !== -1 && onStrand(build, 'sleeve') === -1)
+    slots.push(thread('spacer', build.strand.length, 'sleeve'));
+  const [swivel] = childrenOf(build, 'tail');
+  if (!swivel) return [...slots, seatAt('swivel', 'tail', 'swivel')];
+  const [ring] = heldOn(build, swivel, 'hung');
+  if (!ring) return [...slots, seatOn('endRing', swivel, 'hung', 'splitRing', 'blade')];
+  const isEmpty = ring.part.kind === 'splitRing' && heldOn(build, ring, 'hung').length === 0;
+  return isEmpty ? [...slots, seatOn('endBlade', ring, 'hung', 'blade')] : slots;
+}
+
+function armOfBuzzbait(build: Build): Slot[] {
+  const blade = onStrand(build, 'deltaBlade');
+  if (blade === -1) {
+    const bead = onStrand(build, 'bead') === -1 ? [thread('guardBead', 0, 'bead')] : [];
+    return [...bead, thread('deltaBlade', build.strand.length, 'deltaBlade')];
+  }
+  return onStrand(build, 'rivet') === -1 ? [thread('rivet', build.strand.length, 'rivet')] : [];
+}
+
+function skirt(build: Build): Slot[] {
+  const head = childrenOf(build, 'nose').find(({ part }) => part.kind === 'head');
+  if (!head) return [];
+  const [skirtOn] = heldOn(build, head, 'collared').filter(({ part }) => part.kind === 'skirt');
+  if (!skirtOn) return [seatOn('skirt', head, 'collared', 'skirt')];
+  const isBare = skirtOn.part.kind === 'skirt' && skirtOn.part.style === 'banded';
+  return isBare && heldOn(build, skirtOn, 'banded').length === 0
+    ? [seatOn('skirtLayer', skirtOn, 'banded', 'skirtLayer')]
+    : [];
+}

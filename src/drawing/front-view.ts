@@ -1,0 +1,132 @@
+/** A lure seen from the front, as it comes towards the eye: what stands where about the line of pull. */
+import { outsideRadius } from '../core/geometry/outside-radius';
+import type { Layout } from '../core/geometry/layout';
+import { carrierOfLine, lineKind, lineOf, poseOf, type Line } from '../core/geometry/placed';
+import { pointOn } from '../core/carriers/wire-path';
+import type { ItemId } from '../core/lure/lure';
+import { deltaSeats } from '../core/geometry/seats';
+import type { DeltaBlade } from '../core/parts/kinds/delta-blade';
+import type { Part } from '../core/parts/part';
+import type { Motion } from './motion';
+
+/** A place as the eye before the nose sees it, mm: to the right of the eye, and up. The lure's own right is the eye's left. */
+export interface FrontPlace {
+  readonly rightMm: number;
+  readonly upMm: number;
+}
+
+/** A part as wide and as tall as it is, its middle at a place. */
+export interface FrontPart extends FrontPlace {
+  readonly item: ItemId;
+  readonly halfWidthMm: number;
+  readonly halfHeightMm: number;
+  readonly colour: string;
+}
+
+/** Which way it turns as the eye sees it; `either` where the water decides. */
+export type FrontTurn = 'clockwise' | 'anticlockwise' | 'either' | 'still';
+
+/** What a turning blade sweeps. */
+export interface FrontSweep extends FrontPlace {
+  readonly station: ItemId;
+  readonly radiusMm: number;
+  readonly turns: FrontTurn;
+}
+
+export interface FrontView {
+  readonly wires: readonly (readonly FrontPlace[])[];
+  /** Nearest to the eye last. */
+  readonly parts: readonly FrontPart[];
+  readonly sweeps: readonly FrontSweep[];
+  /** From the shank to the point. */
+  readonly points: readonly (readonly [FrontPlace, FrontPlace])[];
+  /** Half of what it all takes, about a middle so far above the line of pull, mm. */
+  readonly halfMm: number;
+  readonly middleMm: number;
+}
+
+const MM = 1000;
+/** A treble's points stand a third of a turn apart, one up. */
+const TREBLE_RAD = [Math.PI / 2, Math.PI / 2 + (2 * Math.PI) / 3, Math.PI / 2 + (4 * Math.PI) / 3];
+
+export function frontView(layout: Layout, motions: readonly Motion[]): FrontView {
+  const turning = new Set(motions.flatMap(({ station, clevis }) => [station, ...(clevis ? [clevis.item] : [])]));
+  const hands = new Map(deltaSeats(layout).map(({ item, blade }) => [item.id, blade.hand]));
+  const placeOf = (line: Line, alongM: number): FrontPlace => {
+    const { yM } = pointOn(poseOf(layout, line), alongM);
+    return { rightMm: -asideM(layout, line, alongM) * MM, upMm: yM * MM };
+  };
+  const strung = layout.carriers.flatMap(({ id, strand }) =>
+    strand.map(({ item, x0M, x1M }) => ({ item, line: lineOf(id, 'run'), alongM: (x0M + x1M) / 2 })),
+  );
+  const hung = layout.off.map(({ item, line, pivotM }) => ({ item, line, alongM: pivotM }));
+  const shown = [...strung, ...hung].filter(({ item }) => !turning.has(item.id) && item.part.kind !== 'hook');
+  const parts = shown
+    .map(({ item, line, alongM }): FrontPart => ({
+      item: item.id,
+      ...placeOf(line, alongM),
+      ...halvesOf(item.part),
+      colour: item.part.finish.hex,
+    }))
+    .toSorted((a, b) => b.halfWidthMm - a.halfWidthMm);
+  const sweeps = motions.map(({ station, line, holeM, dropM, reachM, spreadRad, rateHz }) => ({
+    station,
+    ...placeOf(line, holeM),
+    radiusMm: (dropM + reachM * Math.sin(spreadRad)) * MM,
+    turns: rateHz > 0 ? turnsOf(hands.get(station)) : 'still',
+  }));
+  const points = layout.off.flatMap(({ item, line, pivotM }) => {
+    if (item.part.kind !== 'hook') return [];
+    const at = placeOf(line, pivotM);
+    const gapMm = item.part.gapM * MM;
+    return (item.part.points === 3 ? TREBLE_RAD : [Math.PI / 2]).map(
+      (turn) => [at, { rightMm: at.rightMm + gapMm * Math.cos(turn), upMm: at.upMm + gapMm * Math.sin(turn) }] as const,
+    );
+  });
+  const wires = layout.carriers.flatMap(({ path }) =>
+    path
+      ? [path.sections.flatMap((each) => each.points).map(({ yM, zM }) => ({ rightMm: -zM * MM, upMm: yM * MM }))]
+      : [],
+  );
+  const ups = [
+    ...parts.flatMap(({ upMm, halfHeightMm }) => [upMm - halfHeightMm, upMm + halfHeightMm]),
+    ...sweeps.flatMap(({ upMm, radiusMm }) => [upMm - radiusMm, upMm + radiusMm]),
+    ...points.flat().map(({ upMm }) => upMm),
+    ...wires.flat().map(({ upMm }) => upMm),
+  ];
+  const asides = [
+    ...parts.map(({ rightMm, halfWidthMm }) => Math.abs(rightMm) + halfWidthMm),
+    ...sweeps.map(({ rightMm, radiusMm }) => Math.abs(rightMm) + radiusMm),
+  ];
+  const [low, high] = [Math.min(0, ...ups), Math.max(0, ...ups)];
+  return {
+    wires,
+    parts,
+    sweeps,
+    points,
+    middleMm: (low + high) / 2,
+    halfMm: Math.max(LEAST_HALF_MM, (high - low) / 2, ...asides),
+  };
+}
+
+/** A bare wire is still shown at a size that says what it is. */
+const LEAST_HALF_MM = 8;
+
+/** A surface blade is a screw: a right-hand one turns as a right-hand screw goes forward, anticlockwise to the eye before it. */
+function turnsOf(hand: DeltaBlade['hand'] | undefined): FrontTurn {
+  if (!hand) return 'either';
+  return hand === 'right' ? 'anticlockwise' : 'clockwise';
+}
+
+/** How far an arm that is bent aside stands out to the lure's own right there, m. */
+function asideM(layout: Layout, line: Line, alongM: number): number {
+  const { path } = layout.carriers.find(({ id }) => id === carrierOfLine(line)) ?? layout;
+  if (!path || lineKind(line) === 'head') return 0;
+  return path.armStartZM + Math.max(0, alongM) * Math.sin(path.armSideRad);
+}
+
+function halvesOf(part: Part): Pick<FrontPart, 'halfWidthMm' | 'halfHeightMm'> {
+  if (part.kind === 'head') return { halfWidthMm: (part.widthM / 2) * MM, halfHeightMm: (part.heightM / 2) * MM };
+  const radiusMm = outsideRadius(part) * MM;
+  return { halfWidthMm: radiusMm, halfHeightMm: radiusMm };
+}
