@@ -6,7 +6,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // A machine that others share can be five times slower for a while: what is waited for comes all the same.
-  timeout: 240_000,
+  timeout: 480_000,
   expect: { timeout: 25_000 },
   reporter: [['list']],
   use: {

@@ -6,7 +6,6 @@ test('axe decides every state of the Bench: menus, sheets, choices; the focus go
   bench,
   page,
 }) => {
-  test.setTimeout(180_000);
   await bench.open('/bench?lure=torvane-lanes');
   await expect(page.getByTestId('ride')).toContainText(/Depth/);
   await expectNothingForAxe(page);

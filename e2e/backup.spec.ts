@@ -33,7 +33,6 @@ test('everything goes out in one zip and into a fresh browser the same, differen
   browser,
   baseURL,
 }) => {
-  test.setTimeout(90_000);
   await bench.open();
   await bench.choose('Mirrow Drum');
   await bench.swap(/Colorado/, 'blade-hardkick-o3');

@@ -28,6 +28,12 @@ test('the lure last on the bench stands, in its theme, before the rest of the ap
   const kept = () => page.evaluate(() => localStorage.getItem('mazurka picture') ?? '');
   await expect.poll(kept).toMatch(/"lureId":"mirrow-drum".*"theme":"dark"/);
 
+  // This machine may be slow: the picture is waited for however long it takes, and so is its successor.
+  await page.addInitScript(() => {
+    const after = window.setTimeout.bind(window);
+    window.setTimeout = ((run: TimerHandler, ms?: number) =>
+      after(run, (ms ?? 0) > 1000 ? 1e9 : ms)) as typeof window.setTimeout;
+  });
   let letGo: () => void = () => undefined;
   const rest = new Promise<void>((resolve) => {
     letGo = resolve;

@@ -110,7 +110,6 @@ for (const [about, lures, isTrade] of [
     bench,
     page,
   }) => {
-    test.setTimeout(180_000);
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await bench.open();
     if (isTrade) await bench.button(/^Measures in/).click();
@@ -152,7 +151,6 @@ for (const [half, about] of [
   [1, 'inches'],
 ] as const) {
   test(`random lures, in ${about}: nothing overlaps, is cut off or leaves the window`, async ({ bench, page }) => {
-    test.setTimeout(240_000);
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await bench.open();
     if (half === 1) await bench.button(/^Measures in/).click();

@@ -90,7 +90,6 @@ test('after the first visit everything works with the network cut: reload, new t
   page,
   between,
 }) => {
-  test.setTimeout(120_000);
   await bench.open('/bench');
   await held(page);
   between.isDown = true;

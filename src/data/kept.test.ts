@@ -138,62 +138,52 @@ const anyAction: fc.Arbitrary<Action> = fc.oneof(
 );
 
 describe('whatever is done', () => {
-  it(
-    'property: records read back, export and import, and a backup restores the same',
-    { timeout: 120_000 },
-    async () => {
-      let [taken, turnedDown] = [0, 0];
-      await fc.assert(
-        fc.asyncProperty(fc.array(anyAction, { minLength: 5, maxLength: 25 }), async (actions) => {
-          const all = room();
-          await all.lures.seed(DEMO_LURES.slice(0, 4));
-          for (const action of actions) {
-            const result = await action(all);
-            if (result.ok) taken++;
-            else {
-              turnedDown++;
-              expect(storageFailureWords(result.failure)).toMatch(/\.$/);
-              expect(['faulty', 'tooMany']).toContain(result.failure.code);
-            }
+  it('property: records read back, export and import, and a backup restores the same', async () => {
+    let [taken, turnedDown] = [0, 0];
+    await fc.assert(
+      fc.asyncProperty(fc.array(anyAction, { minLength: 5, maxLength: 25 }), async (actions) => {
+        const all = room();
+        await all.lures.seed(DEMO_LURES.slice(0, 4));
+        for (const action of actions) {
+          const result = await action(all);
+          if (result.ok) taken++;
+          else {
+            turnedDown++;
+            expect(storageFailureWords(result.failure)).toMatch(/\.$/);
+            expect(['faulty', 'tooMany']).toContain(result.failure.code);
           }
-          expect(await all.lures.damaged(() => Promise.resolve())).toEqual({ ok: true, value: [] });
-          for (const { id } of await all.database.shelf.toArray()) {
-            const read = await all.lures.read(id as LureId);
-            if (!read.ok) throw new Error(JSON.stringify(read));
-            const { lure } = read.value.history;
-            expect(readLureFile(writeLureFile(lure))).toEqual({ ok: true, lure });
-          }
-          const parts = await all.parts.list();
-          if (!parts.ok) throw new Error('parts are readable');
-          expect(parts.value.damaged).toEqual([]);
-          if (parts.value.parts.length > 0)
-            expect(readPartsFile(writePartsFile(parts.value.parts))).toMatchObject({ ok: true });
-          const runs = await all.runs.list();
-          expect(runs.ok && runs.value.length).toBe(await all.database.runs.count());
+        }
+        expect(await all.lures.damaged(() => Promise.resolve())).toEqual({ ok: true, value: [] });
+        for (const { id } of await all.database.shelf.toArray()) {
+          const read = await all.lures.read(id as LureId);
+          if (!read.ok) throw new Error(JSON.stringify(read));
+          const { lure } = read.value.history;
+          expect(readLureFile(writeLureFile(lure))).toEqual({ ok: true, lure });
+        }
+        const parts = await all.parts.list();
+        if (!parts.ok) throw new Error('parts are readable');
+        expect(parts.value.damaged).toEqual([]);
+        if (parts.value.parts.length > 0)
+          expect(readPartsFile(writePartsFile(parts.value.parts))).toMatchObject({ ok: true });
+        const runs = await all.runs.list();
+        expect(runs.ok && runs.value.length).toBe(await all.database.runs.count());
 
-          const backup = await writeBackup(all.database, new Date(0), () => undefined);
-          const read = await readBackup(backup, () => undefined);
-          if (!read.ok) throw new Error(JSON.stringify(read.problem));
-          expect(read.unreadable).toEqual([]);
-          const fresh = room();
-          await fresh.lures.seed(DEMO_LURES.slice(0, 4));
-          const offers = await compareBackup(fresh.database, fresh.lures, read.contents);
-          const restored = await restore(
-            fresh.database,
-            fresh,
-            read.contents,
-            new Set(offers.map(({ key }) => key)),
-            5,
-          );
-          expect(restored).toMatchObject({ ok: true, value: { beside: [], putAway: [] } });
-          const again = await writeBackup(fresh.database, new Date(0), () => undefined);
-          expect(new Uint8Array(await again.arrayBuffer())).toEqual(new Uint8Array(await backup.arrayBuffer()));
-          for (const { database } of [all, fresh]) database.close();
-        }),
-        { numRuns: 25, seed: 20261129 },
-      );
-      expect(taken).toBeGreaterThan(100);
-      expect(turnedDown).toBeGreaterThan(30);
-    },
-  );
+        const backup = await writeBackup(all.database, new Date(0), () => undefined);
+        const read = await readBackup(backup, () => undefined);
+        if (!read.ok) throw new Error(JSON.stringify(read.problem));
+        expect(read.unreadable).toEqual([]);
+        const fresh = room();
+        await fresh.lures.seed(DEMO_LURES.slice(0, 4));
+        const offers = await compareBackup(fresh.database, fresh.lures, read.contents);
+        const restored = await restore(fresh.database, fresh, read.contents, new Set(offers.map(({ key }) => key)), 5);
+        expect(restored).toMatchObject({ ok: true, value: { beside: [], putAway: [] } });
+        const again = await writeBackup(fresh.database, new Date(0), () => undefined);
+        expect(new Uint8Array(await again.arrayBuffer())).toEqual(new Uint8Array(await backup.arrayBuffer()));
+        for (const { database } of [all, fresh]) database.close();
+      }),
+      { numRuns: 25, seed: 20261129 },
+    );
+    expect(taken).toBeGreaterThan(100);
+    expect(turnedDown).toBeGreaterThan(30);
+  });
 });

@@ -53,5 +53,5 @@ describe.each([0.6, 0.9])('at %d m/s, every catalogue blade on an inline lure', 
         'mean above 86 %, each at least 80 %',
       );
     }
-  }, 60_000);
+  });
 });

@@ -102,7 +102,7 @@ describe('lures compared', () => {
       `${percent(mean)} on the mean, ${percent(Math.min(...shares))} at worst`,
       'mean above 90 %, each at least 80 %',
     );
-  }, 60_000);
+  });
 
   it('what was read of the first holds for the others that have its blade: beside itself nothing is more, with another more is sure', () => {
     const { build } = demoLure('hovna-lantern');

@@ -120,7 +120,7 @@ describe('readings', () => {
       expect(inside[key] / CASES, `${key} inside`).toBeGreaterThanOrEqual(0.85);
       expect(median(narrowed[key]), `${key} narrowed`).toBeLessThanOrEqual(AT_MOST[key]);
     }
-  }, 120_000);
+  });
 
   it('without any nothing changes; what cannot be read of this lure is named and changes nothing', () => {
     const { build } = demoLure('hovna-lantern');

@@ -91,7 +91,7 @@ function worstMiss(figures: Figures, lure: Lure, speedMps: number): { readonly s
 }
 
 describe('a prepared lure', () => {
-  it('tells of 2,000 random swaps in all families what the whole prediction tells', { timeout: 240_000 }, () => {
+  it('tells of 2,000 random swaps in all families what the whole prediction tells', () => {
     let worst = { share: 0, of: 'nothing' };
     let swaps = 0;
     for (const lure of LURES) {
