@@ -28,3 +28,11 @@ export function waterDensity(water: Water): number {
     (1 + 16.87985e-3 * t);
   return fresh + 0.78 * water.salinityGPerKg;
 }
+
+/**
+ * Viscosity, Pa·s: of fresh water 2.414e-5 · 10^(247.8/(T − 140)) (Touloukian et al., 1975; within 2.5 % from 0 to 100 °C),
+ * and 0.2 % more for each g/kg of salt (Sharqawy et al., 2010, rounded).
+ */
+export function waterViscosity({ temperatureK, salinityGPerKg }: Water): number {
+  return 2.414e-5 * 10 ** (247.8 / (temperatureK - 140)) * (1 + 0.002 * salinityGPerKg);
+}

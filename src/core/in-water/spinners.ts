@@ -8,6 +8,7 @@ import type { Bearing, SpinBlade } from '../hydro/blade-loads';
 import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta-blade';
 import { filmBearing, filmSpinBlade, FILM_COEFFICIENTS } from '../hydro/film-blade';
 import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoefficients } from '../hydro/spin-blade';
+import { headDragNm } from './arm';
 import { bearingOf, swivelBearing, type BladeState, type Seated } from './bearing';
 import { stateOf } from '../lure/item-state';
 import { layOut, type Layout } from '../geometry/layout';
@@ -116,9 +117,12 @@ export function spinners(
     const turner = filmTurner(film, stateOf(item, 'film').foldRad, waterDensityKgM3);
     return spinner(item, line, hubM, 0, turner, filmBearing(onWire(item, film)));
   });
-  const deltas = deltaSeats(layout).map(({ item, line, blade, tipsM }): Spinner => {
+  const deltas = deltaSeats(layout).map((seat): Spinner => {
+    const { item, line, blade, tipsM } = seat;
     const turner = deltaTurner(blade, waterDensityKgM3);
-    return spinner(item, line, tipsM, 0, turner, deltaBearing(onWire(item, blade)));
+    const free = deltaBearing(onWire(item, blade));
+    const bearing = { ...free, steadyTorqueNm: free.steadyTorqueNm + headDragNm(build, layout, seat) };
+    return spinner(item, line, tipsM, 0, turner, bearing);
   });
   const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
   if (state !== 'collapsedGap') return all;

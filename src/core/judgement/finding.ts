@@ -1,6 +1,7 @@
 /** A finding and its repairs as coded data; the sentences are written where they are shown. */
 import type { MeasureFault } from '../parts/measure-faults';
 import type { Part } from '../parts/part';
+import type { Touch } from '../geometry/blade-on-head';
 import type { Clearance } from '../geometry/clearance';
 import type { Edit } from '../lure/edit';
 import type { Misfit } from '../fits/fit';
@@ -34,9 +35,6 @@ export type Repair =
   | { readonly code: 'takeOutOfClevis'; readonly edits: readonly Edit[] }
   | { readonly code: 'takeOffStinger'; readonly edits: readonly Edit[] }
   | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
-
-/** How a blade stands to what it can touch: clear of it, just ticking, or dragging on it. */
-export type Touch = 'free' | 'ticking' | 'dragging';
 
 interface FindingBase {
   /** Stable within one build: what the finding is about. */

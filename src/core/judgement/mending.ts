@@ -13,7 +13,7 @@ import { newItemId, USUAL_LOOP, type ItemId, type Lure } from '../lure/lure';
 import { stepItem, strandIndexes, threadParts } from '../lure/editing';
 import type { Part, PartKind } from '../parts/part';
 import { beadToAdd } from './checks/blades';
-import { headOutline } from './checks/buzz';
+import { headOutline } from '../geometry/blade-on-head';
 import type { SlotCode } from './slot';
 import { openSlots } from './families/slots';
 import type { Finding, Repair } from './finding';

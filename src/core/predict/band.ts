@@ -42,7 +42,7 @@ export function spreadOf(
   value: number,
   scale: Scale,
   moved: readonly Moved[],
-  belief: Belief,
+  belief: Pick<Belief, 'covariance'>,
   floor = Number.NEGATIVE_INFINITY,
 ): Spread {
   const change = (to: number) => {
@@ -82,10 +82,10 @@ export function spreadOf(
 }
 
 /** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */
-export interface Said extends Banded {
+export interface Said<F = Factor> extends Banded {
   /** Signed change with each factor of the belief a half width up: as a logarithm of a share, or a step (its form says which). */
   readonly slopes: readonly number[];
-  readonly leastKnown: readonly Factor[];
+  readonly leastKnown: readonly F[];
 }
 /** How many of the factors are named. */
 const LEAST_KNOWN = 3;
@@ -93,7 +93,7 @@ const LEAST_KNOWN = 3;
 const WORTH_NAMING = 0.1;
 
 /** The band of an output, and what makes it so wide. */
-export function said({ banded, slopes, byFactor }: Spread, factors: readonly Factor[]): Said {
+export function said<F>({ banded, slopes, byFactor }: Spread, factors: readonly F[]): Said<F> {
   let most = 0;
   for (const width of byFactor) most = Math.max(most, width);
   // Widest first; of equal ones the first.

@@ -7,6 +7,8 @@ import { depthOf } from '../hydro/towed-line';
 import { aimOff } from '../hydro/tracking';
 import type { Scale } from './band';
 import type { Crossings } from './crossings';
+import type { Belief } from './factors';
+import type { LureInWater } from './lure-in-water';
 import type { Ride } from './ride';
 import type { ScaledLure } from './scaled-lure';
 import type { Turned } from './turned';
@@ -92,6 +94,21 @@ export interface BeliefCase {
   readonly scaled: ScaledLure;
   readonly turned: readonly Turned[];
   readonly crossings: Crossings;
+}
+
+/** All of a lure with one factor a half width up and down. */
+export interface Pair {
+  readonly up: BeliefCase;
+  readonly down: BeliefCase;
+}
+
+/** What a prediction is worked out from: the lure, what is believed of it, and that with each factor moved. */
+export interface PredictionBasis {
+  readonly inWater: LureInWater;
+  readonly belief: Belief;
+  readonly believed: BeliefCase;
+  /** In the order of the belief's factors. */
+  readonly pairs: readonly Pair[];
 }
 
 /** What is said once of a lure, SI; null where it cannot be said. */

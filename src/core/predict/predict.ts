@@ -6,9 +6,9 @@
  * (band.ts). Only a blade's own factors spin it anew; the shared ones take what the blades do as it stands.
  */
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import { MAX_SPEED_MPS, type SpinOutcome } from '../hydro/spin';
+import { MAX_SPEED_MPS } from '../hydro/spin';
 import { STEPS_FOR_BAND } from '../hydro/towed-line';
-import type { Water } from '../hydro/water';
+import { waterViscosity, type Water } from '../hydro/water';
 import type { ArmOutcome } from '../in-water/arm';
 import type { BladeState } from '../in-water/bearing';
 import type { Build } from '../lure/lure';
@@ -26,13 +26,17 @@ import {
   type BeliefCase,
   type LineOutcome,
   type LureOutput,
+  type Pair,
+  type PredictionBasis,
   type RideOutput,
 } from './outputs';
 import { centresOf, type Centres } from './centres';
 import { rideAt, type NearbyRide, type Ride } from './ride';
 import { lureInWater, type LureInWater } from './lure-in-water';
 import { rescaled, scaledTo, type ScaledLure } from './scaled-lure';
+import { soundsSaid, type SoundAsked, type SoundPrediction } from './sound';
 import { bladesSaid, spinsOf, type SpinPrediction, type Spins } from './spin';
+import { troubleAt, type Trouble } from './trouble';
 import { outcomesAt, turnAll, type BladeOutcome, type Turned } from './turned';
 
 export interface Asked {
@@ -41,6 +45,8 @@ export interface Asked {
   readonly state?: BladeState;
   /** What readings have taught; null before any. */
   readonly learnt?: Belief | null;
+  /** What of its sound is asked; nothing is said of it where nothing is. */
+  readonly sound?: SoundAsked | null;
 }
 
 export type RideSaid = Readonly<Record<RideOutput, Said | null>>;
@@ -53,19 +59,15 @@ export type RidePrediction =
       readonly said: RideSaid;
       readonly centres: Centres;
     }
-  | {
-      readonly outcome: 'outsideModel';
-      readonly quantity: Extract<SpinOutcome, { outcome: 'outsideModel' }>['quantity'];
-      readonly value: number;
-      readonly limit: number;
-    }
-  | { readonly outcome: 'notWorkedOut'; readonly where: string };
+  | Trouble;
 
 export interface Prediction {
   readonly speedsMps: readonly number[];
   readonly spin: SpinPrediction;
   /** One per asked speed, in order. */
   readonly rides: readonly RidePrediction[];
+  /** One per asked speed where sound was asked for; else none. */
+  readonly sounds: readonly SoundPrediction[];
   readonly lure: Readonly<Record<LureOutput, Said | null>>;
   /** The spring the blades shake, or why there is none. */
   readonly arm: ArmOutcome;
@@ -86,21 +88,6 @@ const NO_DRAG: ReadonlySet<SharedKey> = new Set([
   'sideways',
 ]);
 
-/** All of a lure with one factor a half width up and down. */
-interface Pair {
-  readonly up: BeliefCase;
-  readonly down: BeliefCase;
-}
-
-/** What a prediction is worked out from: the lure, what is believed of it, and that with each factor moved. */
-interface PredictionBasis {
-  readonly inWater: LureInWater;
-  readonly belief: Belief;
-  readonly believed: BeliefCase;
-  /** In the order of the belief's factors. */
-  readonly pairs: readonly Pair[];
-}
-
 /** @param speedsMps through the water, m/s */
 export function predict(build: Build, water: Water, speedsMps: readonly number[], asked: Asked = {}): Prediction {
   const inWater = lureInWater(build, water, asked.outfit ?? USUAL_OUTFIT, asked.state);
@@ -115,6 +102,7 @@ export function predict(build: Build, water: Water, speedsMps: readonly number[]
       const open = spin.blades.flatMap(({ at }, blade) => (at[i]?.outcome === 'mayStop' ? [blade] : []));
       return rideSaid(basis, speedMps, i, open);
     }),
+    sounds: asked.sound ? soundsSaid(basis, waterViscosity(water), speedsMps, asked.sound) : [],
     lure: lureSaid(basis),
     arm: inWater.arm,
     belief: spins.belief,
@@ -247,22 +235,3 @@ const BEYOND: Readonly<Record<LureOutput, number>> = {
   surfaceMps: MAX_SPEED_MPS,
   planingMps: MAX_SPEED_MPS,
 };
-
-/** Why nothing of the ride is said: what hangs on a blade outside its model cannot be. */
-export function troubleAt(speedMps: number, outcomes: readonly (BladeOutcome | undefined)[]): RidePrediction | null {
-  if (!(speedMps >= 0 && speedMps <= MAX_SPEED_MPS)) {
-    const isFast = speedMps > MAX_SPEED_MPS;
-    return {
-      outcome: 'outsideModel',
-      quantity: 'speedMps',
-      value: Number.isFinite(speedMps) ? speedMps : 0,
-      limit: isFast ? MAX_SPEED_MPS : 0,
-    };
-  }
-  for (const outcome of outcomes) {
-    if (outcome?.outcome === 'outsideModel') return outcome;
-    if (outcome?.outcome === 'didNotConverge') return { outcome: 'notWorkedOut', where: 'spin' };
-    if (outcome?.outcome === 'notFinite') return { outcome: 'notWorkedOut', where: outcome.where };
-  }
-  return null;
-}

@@ -24,7 +24,7 @@ import { deltaTipsM } from '../geometry/seats';
 import type { Part } from '../parts/part';
 import { AS_ESTIMATED } from '../predict/factors';
 import type { LineOutcome } from '../predict/outputs';
-import { troubleAt } from '../predict/predict';
+import { troubleAt } from '../predict/trouble';
 import { pullOnLine, rideAt, thumpOf, type Ride } from '../predict/ride';
 import type { BladePlace } from '../predict/lure-in-water';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';

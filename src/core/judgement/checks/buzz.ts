@@ -1,21 +1,16 @@
 /** Delta blades: on the head or clear of it, what they run against, and the hands of a pair. */
-import { deltaSweep } from '../../parts/delta-form';
-import { headProfile } from '../../parts/head-form';
-import { bothSides, CLEAR_MARGIN_M, hookInPlane } from '../../geometry/clearance';
+import { deltaOutline, headTouch } from '../../geometry/blade-on-head';
+import { CLEAR_MARGIN_M, hookInPlane } from '../../geometry/clearance';
 import { applyEdits, type Edit } from '../../lure/edit';
-import { noRepairs, type Finding, type Repair, type Touch } from '../finding';
+import { noRepairs, type Finding, type Repair } from '../finding';
 import { stateOf } from '../../lure/item-state';
 import { laidWith, layOut, trailingHooks, type Layout } from '../../geometry/layout';
 import { lineKind } from '../../geometry/placed';
 import type { Lure } from '../../lure/lure';
 import type { BentWire } from '../../carriers/bent-wire';
-import { lineToOutline, outlineToOutline, type PlanePoint } from '../../geometry/plane';
+import { lineToOutline } from '../../geometry/plane';
 import { deltaSeats, type DeltaSeat } from '../../geometry/seats';
-import { pointOn } from '../../carriers/wire-path';
 
-/** Between these a tip ticks the head once a lobe: more is air, less drags and stalls. Trade estimates. */
-const TICKS_WITHIN_M = 0.0004;
-const DRAGS_BEYOND_M = 0.0008;
 /** How far, and in how many steps, the bend that makes it tick is looked for. */
 const BEND_STEPS = 20;
 const MOST_BEND_RAD = 0.7;
@@ -31,44 +26,12 @@ export function buzzFindings(lure: Lure, layout: Layout): Finding[] {
   ];
 }
 
-/** The outline of what the blade sweeps, in the plane of the lure. */
-function sweep(layout: Layout, { blade, x0M }: DeltaSeat): PlanePoint[] {
-  return bothSides(
-    layout.lines.run,
-    deltaSweep(blade).map(({ xM, radiusM }) => ({ xM: x0M + xM, radiusM })),
-  );
-}
-
-/** The head and its outline in the plane of the lure; null without one. */
-export function headOutline(
-  layout: Layout,
-): { readonly item: DeltaSeat['item']; readonly outline: PlanePoint[] } | null {
-  const placed = layout.off.find(({ item }) => item.part.kind === 'head');
-  if (placed?.item.part.kind !== 'head') return null;
-  const stations = headProfile(placed.item.part);
-  const at = (xM: number, upM: number) => pointOn(layout.lines.head, placed.x0M + xM, upM);
-  const up = stations.map(({ xM, upM }) => at(xM, upM));
-  const down = stations.map(({ xM, downM }) => at(xM, -downM));
-  return { item: placed.item, outline: [...up, ...down.reverse()] };
-}
-
-/** The way from the blade's sweep to the head; null without a head. */
-function toHead(layout: Layout, seat: DeltaSeat): number | null {
-  const head = headOutline(layout);
-  return head ? outlineToOutline(sweep(layout, seat), head.outline) : null;
-}
-
-function touchOf(clearanceM: number): Touch {
-  return clearanceM > TICKS_WITHIN_M ? 'free' : clearanceM < -DRAGS_BEYOND_M ? 'dragging' : 'ticking';
-}
-
 function onHead(lure: Lure, layout: Layout, seat: DeltaSeat): Finding[] {
-  const head = headOutline(layout);
-  if (!head) return [];
-  const clearanceM = outlineToOutline(sweep(layout, seat), head.outline);
+  const met = headTouch(layout, seat);
+  if (!met) return [];
+  const { head, clearanceM, touch } = met;
   const { clacks: wanted } = stateOf(seat.item, 'deltaBlade');
-  const touch = touchOf(clearanceM);
-  const items = [seat.item.id, head.item.id];
+  const items = [seat.item.id, head.id];
   if (wanted && touch === 'ticking') {
     return [
       {
@@ -115,7 +78,7 @@ function leastBend(lure: Lure, carrier: BentWire, index: number, seat: DeltaSeat
     const tried = applyEdits(lure, bentBy(carrier, index, angleRad));
     const layout = tried.ok ? layOut(tried.lure.build) : null;
     const there = layout ? deltaSeats(layout).find(({ item }) => item.id === seat.item.id) : undefined;
-    return layout && there ? (toHead(layout, there) ?? Infinity) : Infinity;
+    return layout && there ? (headTouch(layout, there)?.clearanceM ?? Infinity) : Infinity;
   };
   const sense = Math.sign(wantedM - clearanceAt(0)) || 1;
   const isBefore = (angleRad: number) => (wantedM - clearanceAt(angleRad)) * sense > 0;
@@ -149,7 +112,7 @@ function bentBy({ sections }: BentWire, index: number, angleRad: number): Edit[]
 }
 
 function onHooks(layout: Layout, seat: DeltaSeat): Finding[] {
-  const outline = sweep(layout, seat);
+  const outline = deltaOutline(layout, seat);
   return trailingHooks(layout)
     .filter(({ line }) => lineKind(line) === 'head')
     .map((hook): Finding => {
