@@ -140,7 +140,7 @@ const TIP_FRICTION = 0.2;
  * The arm gives way by the depth δ that the tips reach in, and each lobe, on a circle of radius R, is in touch for
  * √(2δ/R)/π of a turn, pressed on the mean by two thirds of the most.
  */
-export function headDragNm(build: Build, layout: Layout, seat: DeltaSeat): number {
+export function headDragNm(layout: Layout, seat: DeltaSeat): number {
   const met = headTouch(layout, seat);
   if (met?.touch !== 'dragging') return 0;
   const { carrier } = laidAlong(layout, seat.line);

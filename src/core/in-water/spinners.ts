@@ -121,7 +121,7 @@ export function spinners(
     const { item, line, blade, tipsM } = seat;
     const turner = deltaTurner(blade, waterDensityKgM3);
     const free = deltaBearing(onWire(item, blade));
-    const bearing = { ...free, steadyTorqueNm: free.steadyTorqueNm + headDragNm(build, layout, seat) };
+    const bearing = { ...free, steadyTorqueNm: free.steadyTorqueNm + headDragNm(layout, seat) };
     return spinner(item, line, tipsM, 0, turner, bearing);
   });
   const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);

@@ -150,12 +150,13 @@ function soundSaid(
   const ride = rideAt(inWater, believed.scaled, outcomes, speedMps, lengths);
   const near: NearbyRide = { ride, scaled: believed.scaled, outcomes };
   const hearCase = (one: BeliefCase, by: SoundBy): Heard => {
-    const isBelieved = one === believed;
     const turned = one.turned === believed.turned ? outcomes : outcomesAt(one.turned, index);
-    const ridden = isBelieved ? ride : rideAt(inWater, one.scaled, turned, speedMps, lengths, near);
-    return hear(contacts, motionOf(inWater, ridden, turned, viscosityPaS, asked, by, one.scaled));
+    const ridden = one === believed ? ride : rideAt(inWater, one.scaled, turned, speedMps, lengths, near);
+    return hear(contacts, motionOf(inWater, ridden, turned, viscosityPaS, asked, by, one.scaled), before);
   };
-  const heard = hearCase(believed, SOUND_AS_ESTIMATED);
+  const motion = motionOf(inWater, ride, outcomes, viscosityPaS, asked, SOUND_AS_ESTIMATED, believed.scaled);
+  const heard = hear(contacts, motion);
+  const before = { heard, motion };
   const moved = [
     ...pairs.map(({ up, down }) => [hearCase(up, SOUND_AS_ESTIMATED), hearCase(down, SOUND_AS_ESTIMATED)] as const),
     ...SOUND_KEYS.map((key) => {

@@ -49,6 +49,19 @@ const MOST_LAMBDA = 14;
  * @throws RangeError for modes that are not whole numbers, stiff motions ((0,0), (1,0)), or ones too high to be found
  */
 export function discMode(diameters: number, circles: number, poisson: number): DiscMode {
+  const name = `${diameters} ${circles} ${poisson}`;
+  const known = KNOWN.get(name);
+  if (known) return known;
+  const found = lookedFor(diameters, circles, poisson);
+  if (KNOWN.size < MOST_KNOWN) KNOWN.set(name, found);
+  return found;
+}
+
+/** Materials are few: each mode is looked for once. */
+const KNOWN = new Map<string, DiscMode>();
+const MOST_KNOWN = 500;
+
+function lookedFor(diameters: number, circles: number, poisson: number): DiscMode {
   if (!(Number.isInteger(diameters) && Number.isInteger(circles) && diameters >= 0 && circles >= 0))
     throw new RangeError(`discMode: needs whole numbers of nodes, got (${diameters}, ${circles})`);
   const isStiff = diameters < 2 && circles === 0;

@@ -179,16 +179,17 @@ function rocking(contact: Contact, driven: By<'rocking'>, blade: TurningBlade | 
 }
 
 function caged({ pieces }: Contact, driven: By<'cage'>, blade: TurningBlade | undefined, motion: Motion): Drive {
-  if (!blade) return still('standsStill');
+  // A turn throws it to one leg and the other; a twitch does so too.
+  const throwsPerS = blade ? blade.spun.rateHz : motion.manner === 'twitched' ? TWITCHES_PER_S : 0;
+  if (!(throwsPerS > 0)) return still('standsStill');
   if (!(driven.playM > 0)) return still('pressed');
   const massKg = Math.min(...pieces.map((piece) => piece?.massKg ?? Infinity));
   const streamN = 0.5 * motion.waterKgM3 * motion.speedMps ** 2 * driven.areaM2;
   const pullMps2 = Math.hypot(inWater(pieces), streamN / massKg);
-  const { rateHz } = blade.spun;
-  // Half a turn for the way to a leg: what does not get there in it swings less far.
-  const reachM = Math.min(driven.playM, (pullMps2 / 2) * (1 / (2 * rateHz)) ** 2);
+  // Half of the time between two throws for the way to a leg: what does not get there in it swings less far.
+  const reachM = Math.min(driven.playM, (pullMps2 / 2) * (1 / (2 * throwsPerS)) ** 2);
   return knocking({
-    perS: 2 * rateHz,
+    perS: 2 * throwsPerS,
     approachMps: motion.by.approach * Math.sqrt(2 * pullMps2 * reachM),
     jitter: 0.12,
   });

@@ -7,7 +7,7 @@ import type { Contact } from './contacts';
 import { driveOf, type Knocks, type Quiet, type Rub, type Squeak } from './drive';
 import { pulseSpectrum, strike, type Blow } from './impact';
 import type { Motion } from './motion';
-import { BAND_MIDDLES_HZ, BAND_WIDTHS_HZ, bandOf, noBands, pressurePerN, type Bands } from './radiation';
+import { BAND_MIDDLES_HZ, BAND_PRESSURES, BAND_WIDTHS_HZ, bandOf, noBands, pressurePerN, type Bands } from './radiation';
 import { notesOf } from './ringing';
 
 /** A note that a blow leaves. */
@@ -88,9 +88,31 @@ const STROUHAL = 0.2;
 /** Where a blade meets the water it drives, of its tip's radius. */
 const DRIVEN_AT = 0.65;
 
-/** What is heard of these contacts in this motion. */
-export function hear(contacts: readonly Contact[], motion: Motion): Heard {
-  const all = contacts.map((contact) => hearContact(contact, motion));
+/** What was heard of the same contacts in another motion. */
+export interface HeardBefore {
+  readonly heard: Heard;
+  readonly motion: Motion;
+}
+
+/** Whether all that strikes does so alike in both. */
+function movesAlike(a: Motion, b: Motion): boolean {
+  return (
+    a.by === b.by &&
+    a.armNM === b.armNM &&
+    a.turning.size === b.turning.size &&
+    [...a.turning].every(([station, { spun, shake }]) => {
+      const other = b.turning.get(station);
+      return other?.spun === spun && other.shake?.amplitudeM === shake?.amplitudeM;
+    })
+  );
+}
+
+/** What is heard of these contacts in this motion. @param before of the same contacts, speed and water: then worked out sooner */
+export function hear(contacts: readonly Contact[], motion: Motion, before: HeardBefore | null = null): Heard {
+  const all =
+    before && movesAlike(before.motion, motion)
+      ? before.heard.contacts
+      : contacts.map((contact) => hearContact(contact, motion));
   const beats = [...motion.turning].flatMap(([station, { spun, strokes }]) => {
     const turnsN = spun.driveTorqueNm / (DRIVEN_AT * spun.tipRadiusM);
     const once = strokes * spun.rateHz;
@@ -180,7 +202,7 @@ function knockBands({ perS, blow, pushes, rings }: KnocksHeard): Bands {
   const bands = noBands();
   for (let i = 0; i < bands.length; i++) {
     const hz = BAND_MIDDLES_HZ[i] as number;
-    const pascalS = pushes * pulseSpectrum(blow, hz) * pressurePerN(hz);
+    const pascalS = pushes * pulseSpectrum(blow, hz) * (BAND_PRESSURES[i] as number);
     bands[i] = perS * 2 * pascalS ** 2 * (BAND_WIDTHS_HZ[i] as number);
   }
   for (const { hz, pascal, lossFactor } of rings)
@@ -195,7 +217,8 @@ export function noiseBands({ forceN, upToHz, swellsHz }: NoiseHeard): Bands {
   const perHz = (forceN ** 2 * (swellsHz > 0 ? SWELLS : 1) * 4) / (Math.PI * upToHz);
   for (let i = 0; i < bands.length; i++) {
     const hz = BAND_MIDDLES_HZ[i] as number;
-    bands[i] = ((perHz * (BAND_WIDTHS_HZ[i] as number)) / (1 + (hz / upToHz) ** 2) ** 2) * pressurePerN(hz) ** 2;
+    bands[i] =
+      ((perHz * (BAND_WIDTHS_HZ[i] as number)) / (1 + (hz / upToHz) ** 2) ** 2) * (BAND_PRESSURES[i] as number) ** 2;
   }
   return bands;
 }

@@ -40,6 +40,9 @@ export const BAND_WIDTHS_HZ: Float64Array = Float64Array.from(
   (_, i) => (BAND_EDGES_HZ[i + 1] as number) - (BAND_EDGES_HZ[i] as number),
 );
 
+/** Pressure that a force of a band's middle gives, Pa per N. */
+export const BAND_PRESSURES: Float64Array = BAND_MIDDLES_HZ.map(pressurePerN);
+
 /** Mean square of a sound in each band, Pa². */
 export type Bands = Float64Array;
 
@@ -56,7 +59,8 @@ export function bandOf(hz: number): number {
 /** Mean square between two pitches, bands that an edge cuts taken by their share, Pa². */
 export function between(bands: Bands, fromHz: number, toHz: number): number {
   let sum = 0;
-  for (let i = 0; i < BAND_COUNT; i++) {
+  const first = Math.max(0, Math.floor(PER_OCTAVE * Math.log2(fromHz / FIRST_HZ)));
+  for (let i = first; i < BAND_COUNT && (BAND_EDGES_HZ[i] as number) < toHz; i++) {
     const [low, high] = [BAND_EDGES_HZ[i] as number, BAND_EDGES_HZ[i + 1] as number];
     const share = (Math.min(high, toHz) - Math.max(low, fromHz)) / (high - low);
     if (share > 0) sum += Math.min(1, share) * (bands[i] as number);

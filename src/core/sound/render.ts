@@ -89,30 +89,49 @@ function addAround(loop: Float32Array, one: Float32Array, at: number, strength: 
   }
 }
 
+/** A blow is worked out in so many steps a sample, and what lies above hearing is taken out before samples are taken. */
+const FINE = 8;
+const CUT_HZ = 20_000;
+/** How far that filter reaches to each side, samples. */
+const FILTER_REACH = 24;
+
+/** A windowed sinc at the fine steps, from its middle on, times their length. */
+const FILTER: Float64Array = Float64Array.from({ length: FILTER_REACH * FINE + 1 }, (_, i) => {
+  const seconds = i / (FINE * SAMPLE_RATE_HZ);
+  const x = 2 * Math.PI * CUT_HZ * seconds;
+  const window = (1 + Math.cos((Math.PI * i) / (FILTER_REACH * FINE))) / 2;
+  return ((2 * CUT_HZ * (x === 0 ? 1 : Math.sin(x) / x)) / (FINE * SAMPLE_RATE_HZ)) * window;
+});
+
 /**
- * One blow and the notes it leaves, Pa. The force is the mean over each sample and its change the difference of two: what is
- * shorter than a sample keeps its impulse.
+ * One blow and the notes it leaves, Pa. The force is the mean over each fine step and its change the difference of two: what
+ * is shorter than a step keeps its impulse.
  */
 function blowSamples({ blow, pushes, rings }: KnocksHeard): Float32Array {
   const longest = rings.reduce(
     (most, { hz, lossFactor }) => Math.max(most, Math.min(MOST_RING_S, Math.log(1000) / (Math.PI * hz * lossFactor))),
     0,
   );
-  const step = 1 / SAMPLE_RATE_HZ;
-  const length = Math.ceil((blow.durationS + longest) * SAMPLE_RATE_HZ) + 3;
-  const samples = new Float32Array(length);
+  const count = Math.ceil(blow.durationS * SAMPLE_RATE_HZ);
+  const samples = new Float32Array(Math.ceil(longest * SAMPLE_RATE_HZ) + count + 2 * FILTER_REACH + 1);
+  const step = 1 / (FINE * SAMPLE_RATE_HZ);
   const wholeNs = (2 * blow.peakN * blow.durationS) / Math.PI;
   // Impulse until t of a half wave of the sine.
   const until = (t: number) =>
     t <= 0 ? 0 : t >= blow.durationS ? wholeNs : (wholeNs / 2) * (1 - Math.cos((Math.PI * t) / blow.durationS));
-  const blowEnds = Math.ceil(blow.durationS * SAMPLE_RATE_HZ) + 1;
   let before = 0;
-  for (let i = 0; i <= blowEnds; i++) {
-    const forceN = (pushes * (until(i * step) - until((i - 1) * step))) / step;
-    samples[i] = ((forceN - before) / step) * BY_CHANGE + forceN * BY_FORCE;
+  for (let j = 0; j <= count * FINE + 1; j++) {
+    const forceN = (pushes * (until(j * step) - until((j - 1) * step))) / step;
+    const pascal = ((forceN - before) / step) * BY_CHANGE + forceN * BY_FORCE;
     before = forceN;
+    if (pascal === 0) continue;
+    const first = Math.ceil(j / FINE);
+    for (let n = first; n < first + 2 * FILTER_REACH; n++) {
+      const away = Math.abs((n - FILTER_REACH) * FINE - j);
+      if (away < FILTER.length) samples[n] = (samples[n] as number) + pascal * (FILTER[away] as number);
+    }
   }
-  for (const ring of rings) addRing(samples, ring.hz, ring.pascal, ring.lossFactor, Math.ceil(blow.durationS / step));
+  for (const ring of rings) addRing(samples, ring.hz, ring.pascal, ring.lossFactor, FILTER_REACH + count);
   return samples;
 }
 
