@@ -7,7 +7,7 @@ export default defineConfig({
   fullyParallel: true,
   // A machine that others share can be five times slower for a while: what is waited for comes all the same.
   timeout: 480_000,
-  expect: { timeout: 25_000 },
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
     baseURL: process.env.MAZURKA_URL,
@@ -15,6 +15,9 @@ export default defineConfig({
     acceptDownloads: true,
     // Only the journeys without a network want it: fetching the whole app for each of the others would double their time.
     serviceWorkers: 'block',
+    // Blades stand still: on a machine without a graphics card, turning ones take the time of all else. The tests of what
+    // moves ask for it.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

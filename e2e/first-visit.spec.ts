@@ -59,7 +59,6 @@ test('the lure last on the bench stands, in its theme, before the rest of the ap
 });
 
 test('the blade is picked on the drawing, and says what it is and measures', async ({ bench, page }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   await bench.open();
   const sweep = page.locator('svg [data-pick="blade-1"]');
   const box = await sweep.boundingBox();
@@ -75,6 +74,7 @@ test('the blade turns on the drawing at the predicted rate, here 8 × slower, an
   bench,
   page,
 }) => {
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
   await bench.open();
   const predicted = (await bench.rate()) / 8;
   await bench.button('Turning 8 × slower than in life').click();
