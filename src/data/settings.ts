@@ -4,6 +4,7 @@ import { handLengthM, placeText } from '../core/schema';
 import { outfitSchema, USUAL_OUTFIT } from '../core/hydro/outfit';
 import { LAKE_WATER, waterSchema } from '../core/hydro/water';
 import { TOOLS } from '../core/make/operation-rule';
+import { FISH_GROUPS } from '../core/sound/fish-ears';
 import { FINGERS } from '../core/units/finger-spans';
 
 export const retrieveSchema = z.strictObject({
@@ -38,6 +39,9 @@ export const settingsSchema = z.strictObject({
   outfit: z._default(outfitSchema, USUAL_OUTFIT),
   /** Counted before the first turn of the handle, s. */
   countdownS: z._default(z.number().check(z.minimum(0), z.maximum(600)), 0),
+  /** How loud a lure is heard, 0 to 1: quiet at first, and the fish it is told for. */
+  soundVolume: z._default(z.number().check(z.minimum(0), z.maximum(1)), 0.25),
+  fish: z._default(z.enum(FISH_GROUPS), 'perch'),
   /** What the app is for has been read. */
   isIntroduced: z._default(z.boolean(), false),
   /** Parts taken last, the last first: they stand first in every choice they fit. */
@@ -59,6 +63,8 @@ export const USUAL_SETTINGS: Settings = {
   water: LAKE_WATER,
   outfit: USUAL_OUTFIT,
   countdownS: 0,
+  soundVolume: 0.25,
+  fish: 'perch',
   isIntroduced: false,
   recentParts: [],
 };

@@ -27,7 +27,8 @@ export interface Notice {
 }
 
 /** A sheet laid over the bench. */
-export type SheetName = 'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'front' | 'backup';
+export type SheetName =
+  'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'sound' | 'front' | 'backup';
 
 export interface DeskState {
   readonly history: LureHistory | null;

@@ -116,3 +116,8 @@ function spanOnStage(px: readonly number[], stagePx: number): { readonly from: n
   const to = Math.min(stagePx, Math.max(...px));
   return { from, size: Math.max(0, Math.ceil((to - from) / SIZE_STEP_PX) * SIZE_STEP_PX) };
 }
+
+/** A place in the plane of the lure on the stage, px. */
+export function fromPlane(view: StageScale, { xM, yM }: PlanePlace): { readonly x: number; readonly y: number } {
+  return { x: view.originX + xM * 1000 * view.pxPerMm, y: view.originY - yM * 1000 * view.pxPerMm };
+}

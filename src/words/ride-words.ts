@@ -3,7 +3,9 @@ import { never } from '../core/never';
 import { GRAVITY_MPS2 } from '../core/hydro/water';
 import type { ArmOutcome } from '../core/in-water/arm';
 import { itemOf, type Build } from '../core/lure/lure';
-import type { Factor, SharedKey } from '../core/predict/factors';
+import type { SharedKey } from '../core/predict/factors';
+import type { SoundFactor } from '../core/predict/sound';
+import type { SoundKey } from '../core/sound/motion';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
 import {
   referenceThumpNs,
@@ -373,6 +375,14 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   planing: 'lift at the surface',
   fall: 'how it lies as it falls',
 };
+const SOUND_FACTOR_WORDS: Readonly<Record<SoundKey, string>> = {
+  approach: 'how fast the pieces come together',
+  roundness: 'how round they are where they strike',
+  ring: 'how much of its ring a plate gives off',
+  loss: 'how fast a ring dies away',
+  slip: 'how hard it slips',
+  flow: 'roar of the water',
+};
 const BLADE_FACTOR_WORDS = {
   setAngleRad: 'set',
   flapFactor: 'flap',
@@ -380,12 +390,12 @@ const BLADE_FACTOR_WORDS = {
 } as const;
 
 /** `Least known: edge drag and flap of the blade; drag of the line.` */
-export function unsureWords(factors: readonly Factor[], build: Build): string {
+export function unsureWords(factors: readonly SoundFactor[], build: Build): string {
   const isOne = new Set(factors.flatMap((factor) => (factor.of === 'blade' ? [factor.station] : []))).size < 2;
-  const words = factors.map((factor) =>
-    factor.of === 'shared'
-      ? FACTOR_WORDS[factor.key]
-      : `${BLADE_FACTOR_WORDS[factor.key]} of the ${isOne ? 'blade' : partTitle(itemOf(build, factor.station).part)}`,
-  );
+  const words = factors.map((factor) => {
+    if (factor.of === 'shared') return FACTOR_WORDS[factor.key];
+    if (factor.of === 'sound') return SOUND_FACTOR_WORDS[factor.key];
+    return `${BLADE_FACTOR_WORDS[factor.key]} of the ${isOne ? 'blade' : partTitle(itemOf(build, factor.station).part)}`;
+  });
   return words.length === 0 ? '' : `Least known: ${words.join('; ')}.`;
 }

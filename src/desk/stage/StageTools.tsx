@@ -4,6 +4,9 @@ import { useGesture } from '@use-gesture/react';
 import Minus from 'lucide-react/icons/minus';
 import Plus from 'lucide-react/icons/plus';
 import Ruler from 'lucide-react/icons/ruler';
+import Sound from 'lucide-react/icons/audio-lines';
+import Play from 'lucide-react/icons/play';
+import Stop from 'lucide-react/icons/square';
 import Snail from 'lucide-react/icons/snail';
 import Front from 'lucide-react/icons/target';
 import Whole from 'lucide-react/icons/maximize';
@@ -12,6 +15,7 @@ import { RULE_PX, type StageView } from '@/drawing/stage-view';
 import { Button } from '@/ui/Button';
 import { openSheet, useDesk } from '../desk-state';
 import { changeSettings } from '../settings';
+import { togglePlaying, useSound } from '../sound/sound-state';
 import { lookAtRest, panBy, useStageLook, zoomBy, ZOOM_STEP } from './stage-look';
 
 export interface StageToolsProps {
@@ -28,6 +32,7 @@ export interface StageToolsProps {
 export const StageTools = memo(function StageTools({ target, view, turns, isBrief }: StageToolsProps) {
   const { zoom, panXMm, panYMm } = useStageLook((state) => state.look);
   const { screenPxPerMm, trueSize, slowedBy } = useDesk((state) => state.settings);
+  const isPlaying = useSound((state) => state.isPlaying);
   const middle = { x: view.widthPx / 2, y: view.middleY };
   useGesture(
     {
@@ -61,6 +66,13 @@ export const StageTools = memo(function StageTools({ target, view, turns, isBrie
       <Tool name="Further away" icon={Minus} onPress={() => zoomBy(1 / ZOOM_STEP, view, middle)} />
       <Tool name="All of it" icon={Whole} disabled={isAtRest} onPress={lookAtRest} />
       <Tool name="From the front" icon={Front} onPress={() => openSheet('front')} />
+      <Tool
+        name={isPlaying ? 'Stop the sound' : 'Hear it'}
+        icon={isPlaying ? Stop : Play}
+        keys="h"
+        onPress={togglePlaying}
+      />
+      <Tool name="How it sounds" icon={Sound} onPress={() => openSheet('sound')} />
       {!isBrief && (
         <Tool
           name="As large as it is"
@@ -87,17 +99,20 @@ interface ToolProps {
   /** Of one that stays as it was pressed. */
   readonly pressed?: boolean;
   readonly disabled?: boolean;
+  /** The key that does the same. */
+  readonly keys?: string;
   readonly onPress: () => void;
 }
 
-function Tool({ name, icon: Icon, pressed, disabled, onPress }: ToolProps) {
+function Tool({ name, icon: Icon, pressed, disabled, keys, onPress }: ToolProps) {
   return (
     <Button
       dense
       look="quiet"
       className="!px-1 aria-pressed:bg-accent-soft"
       aria-label={name}
-      title={name}
+      title={keys === undefined ? name : `${name} (${keys})`}
+      aria-keyshortcuts={keys}
       aria-pressed={pressed}
       disabled={disabled}
       onClick={onPress}

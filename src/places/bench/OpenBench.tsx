@@ -17,6 +17,7 @@ import { Stage, StageFigures } from '@/desk/stage/Stage';
 import { isWideStage } from '@/desk/stage/stage-room';
 import { useLearning } from '@/desk/figures/readings';
 import { useLearnt } from '@/desk/figures/use-core';
+import { togglePlaying, useSound } from '@/desk/sound/sound-state';
 import { useStageView } from '@/desk/stage/use-stage-view';
 import { Boundary, type WayOut } from '@/ui/Boundary';
 import { Button } from '@/ui/Button';
@@ -37,6 +38,9 @@ import {
   RetrievePanel,
   RideSheet,
   RulesSheet,
+  SoundKeeper,
+  SoundMarks,
+  SoundSheet,
   StringSection,
   TrueSizeSheet,
 } from './later';
@@ -89,6 +93,9 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
 
   const around = useAround(history, prediction, speedMps, isReady);
   useUndoKeys();
+  useSoundKey();
+  const isPlaying = useSound((state) => state.isPlaying);
+  const isSoundWanted = useDesk((state) => state.sheet === 'sound') || isPlaying;
   const isChoosing = usePicker((state) => state.aim !== null);
   const figures = {
     build,
@@ -127,6 +134,7 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
               onPainted={onPainted}
             >
               {isReady && isWide && view && <StageFigures {...figures} view={view} isOnDrawing />}
+              {isSoundWanted && view && <SoundMarks view={view} />}
             </Stage>
           )}
         </Boundary>
@@ -179,6 +187,9 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
       }
       lureId={lure.id}
     >
+      <Boundary name="The sound" {...onLure}>
+        {isSoundWanted && <SoundKeeper key={lure.id} build={build} />}
+      </Boundary>
       <Sheets speedMps={speedMps} />
     </BenchFrame>
   );
@@ -288,6 +299,7 @@ function Sheets({ speedMps }: { readonly speedMps: number }) {
         />
       )}
       {sheet === 'ride' && <RideSheet lure={history.lure} onClose={closeSheet} />}
+      {sheet === 'sound' && <SoundSheet lure={history.lure} onClose={closeSheet} />}
       {sheet === 'front' && <FrontSheet lure={history.lure} onClose={closeSheet} />}
       {sheet === 'compare' && <CompareSheet lure={history.lure} system={system} onClose={closeSheet} />}
       {sheet === 'backup' && <BackupSheet onClose={closeSheet} />}
@@ -323,6 +335,21 @@ function useUndoKeys() {
       if (!isRedo && key !== 'z') return;
       event.preventDefault();
       perform({ do: isRedo ? 'redo' : 'undo' });
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}
+
+/** H plays the lure and stops it, wherever nothing is being typed. */
+function useSoundKey() {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'h' || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      const { target } = event;
+      if (target instanceof HTMLElement && target.closest('input:not([type=range]), textarea, select, [role=listbox]'))
+        return;
+      togglePlaying();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

@@ -1,0 +1,103 @@
+'use client';
+
+import { useState } from 'react';
+import type { Lure } from '@/core/lure/lure';
+import { soundsApart } from '@/core/predict/sounds-apart';
+import { Button } from '@/ui/Button';
+import { RadioRow } from '@/ui/RadioRow';
+import type { Sounded } from '@/words/sound-words';
+import { apartWords } from '@/words/sound-words';
+import { useDesk } from '../desk-state';
+import { shownOf } from '../figures/use-core';
+import { openStores } from '../stores';
+import { besideChoices } from '../versions/beside';
+import { hearAgainst, hearHow, useSound } from './sound-state';
+
+/** The lure against one of its versions or another lure: one is heard or the other, from one beat to the next. */
+export function AgainstRow({ lure, now }: { readonly lure: Lure; readonly now: Sounded }) {
+  const lures = useDesk((state) => state.lures);
+  const { against, side, isMatched, other } = useSound();
+  const choices = besideChoices(lure, lures, [], '');
+  const [problem, setProblem] = useState('');
+  const answer = against && other ? shownOf(other) : null;
+  const then = answer && 'heard' in answer.prediction ? answer.prediction : null;
+  const take = async (key: string) => {
+    setProblem('');
+    const choice = choices.find(({ beside }) => keyOf(beside) === key);
+    if (!choice) {
+      hearAgainst(null);
+      return;
+    }
+    const { beside, name } = choice;
+    if (beside.of === 'version') {
+      const version = lure.versions[beside.index];
+      if (version) hearAgainst({ name, build: version.build });
+      return;
+    }
+    const read = await (await openStores()).lures.readBuild(beside.id);
+    if (read.ok) hearAgainst({ name, build: read.value });
+    else setProblem(`${name} could not be read.`);
+  };
+  return (
+    <section aria-label="Against another" className="flex flex-col gap-1.5">
+      <label className="flex flex-wrap items-center gap-2 text-sm text-ink-soft">
+        Against
+        <select
+          className="min-h-11 rounded-md border border-line bg-panel px-2 text-base text-ink"
+          value={against ? 'chosen' : ''}
+          onChange={(event) => void take(event.target.value)}
+        >
+          <option value="">nothing</option>
+          {against && <option value="chosen">{against.name}</option>}
+          {choices.map(({ beside, name, kind }) => (
+            <option key={keyOf(beside)} value={keyOf(beside)}>
+              {kind === null ? `version ${name}` : name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {problem !== '' && <p role="alert">{problem}</p>}
+      {against && (
+        <>
+          <div className="flex flex-wrap items-center gap-2">
+            <RadioRow
+              label="Which is heard"
+              className="flex gap-1"
+              optionClassName="min-h-11 rounded-md border border-line px-3 aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
+              value={side}
+              options={[
+                { value: 'now', shown: `${lure.name}, now` },
+                { value: 'other', shown: against.name },
+              ]}
+              onChange={(value) => hearHow({ side: value })}
+            />
+            <Button
+              dense
+              look="quiet"
+              className="aria-pressed:bg-accent-soft"
+              aria-pressed={isMatched}
+              onClick={() => hearHow({ isMatched: !isMatched })}
+            >
+              As loud as each other
+            </Button>
+          </div>
+          {then ? (
+            <ul className="text-sm" data-testid="apart in sound">
+              {apartWords(soundsApart(now.whole, then.whole), against.name).map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+          ) : (
+            <p className="text-sm text-ink-soft">
+              {answer ? 'Of it nothing can be said at this speed.' : 'Working out the other…'}
+            </p>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function keyOf(beside: ReturnType<typeof besideChoices>[number]['beside']): string {
+  return beside.of === 'version' ? `version ${beside.index}` : `lure ${beside.id}`;
+}

@@ -1,0 +1,89 @@
+/**
+ * Plays loops of sound. All loops of a player run in step, however late each came: one takes over from another in the middle of
+ * a bar, without a gap. Nothing sounds until `play`.
+ */
+const FADE_S = 0.02;
+
+interface Track {
+  readonly source: AudioBufferSourceNode;
+  readonly gain: GainNode;
+}
+
+export class LoopPlayer {
+  private context: AudioContext | null = null;
+  private master: GainNode | null = null;
+  private readonly tracks = new Map<string, Track>();
+  private heard: string | null = null;
+  private begunAt = 0;
+  private volume = 0;
+
+  /** How loud, from 0 to 1: what is heard follows at once. */
+  setVolume(volume: number) {
+    this.volume = volume;
+    if (this.context && this.master) fadeTo(this.master.gain, volume, this.context);
+  }
+
+  /** From now on this loop stands under this name. @param samples from −1 to 1 */
+  setLoop(name: string, samples: Float32Array<ArrayBuffer>, rateHz: number) {
+    const { context, master } = this.opened();
+    const buffer = context.createBuffer(1, samples.length, rateHz);
+    buffer.copyToChannel(samples, 0);
+    const gain = context.createGain();
+    gain.gain.value = 0;
+    gain.connect(master);
+    const source = context.createBufferSource();
+    source.buffer = buffer;
+    source.loop = true;
+    source.connect(gain);
+    const since = context.currentTime - this.begunAt;
+    source.start(0, since % buffer.duration);
+    const former = this.tracks.get(name);
+    this.tracks.set(name, { source, gain });
+    if (this.heard === name) fadeTo(gain.gain, 1, context);
+    if (former) this.end(former);
+  }
+
+  /** Lets the loop of this name be heard, and no other; none of them for null. */
+  hear(name: string | null) {
+    this.heard = name;
+    const { context } = this;
+    if (!context) return;
+    for (const [each, { gain }] of this.tracks) fadeTo(gain.gain, each === name ? 1 : 0, context);
+  }
+
+  /** Begins, after a press: a browser lets nothing sound before. */
+  async play() {
+    const { context } = this.opened();
+    if (context.state !== 'running') await context.resume();
+  }
+
+  stop() {
+    for (const track of this.tracks.values()) this.end(track);
+    this.tracks.clear();
+    void this.context?.suspend();
+  }
+
+  private opened(): { readonly context: AudioContext; readonly master: GainNode } {
+    this.context ??= new AudioContext();
+    if (!this.master) {
+      this.master = this.context.createGain();
+      this.master.gain.value = this.volume;
+      this.master.connect(this.context.destination);
+      this.begunAt = this.context.currentTime;
+    }
+    return { context: this.context, master: this.master };
+  }
+
+  private end({ source, gain }: Track) {
+    const { context } = this;
+    if (!context) return;
+    fadeTo(gain.gain, 0, context);
+    source.stop(context.currentTime + 2 * FADE_S);
+  }
+}
+
+function fadeTo(param: AudioParam, value: number, { currentTime }: AudioContext) {
+  param.cancelScheduledValues(currentTime);
+  param.setValueAtTime(param.value, currentTime);
+  param.linearRampToValueAtTime(value, currentTime + FADE_S);
+}

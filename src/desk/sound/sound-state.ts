@@ -1,0 +1,83 @@
+/** What is heard on the desk, and how; nothing of it is kept but how loud and for which fish, which are settings. */
+import { create } from 'zustand';
+import type { Build } from '@/core/lure/lure';
+import type { SoundPrediction } from '@/core/predict/sound';
+import type { Bottom } from '@/core/sound/contacts';
+import type { Manner } from '@/core/sound/motion';
+import type { Asked } from '../figures/use-core';
+
+/** A sound worked out: what is said of it, and its loop, Pa. */
+export interface SoundAnswer {
+  readonly build: Build;
+  readonly speedMps: number;
+  readonly prediction: SoundPrediction;
+  readonly loop: Float32Array<ArrayBuffer>;
+}
+
+/** What the lure is heard against. */
+export interface Against {
+  readonly name: string;
+  readonly build: Build;
+}
+
+export interface SoundState {
+  readonly isPlaying: boolean;
+  readonly manner: Manner;
+  readonly bottom: Bottom;
+  /** That what rubs has been worked in, h. */
+  readonly hours: number;
+  /** The one contact that is heard alone. */
+  readonly alone: string | null;
+  readonly without: readonly string[];
+  readonly against: Against | null;
+  /** Which of the two is heard. */
+  readonly side: 'now' | 'other';
+  /** Both as loud as each other; else as loud as they are. */
+  readonly isMatched: boolean;
+  readonly now: Asked<SoundAnswer> | null;
+  readonly other: Asked<SoundAnswer> | null;
+}
+
+export const useSound = create<SoundState>(() => ({
+  isPlaying: false,
+  manner: 'steady',
+  bottom: 'none',
+  hours: 0,
+  alone: null,
+  without: [],
+  against: null,
+  side: 'now',
+  isMatched: false,
+  now: null,
+  other: null,
+}));
+
+export function togglePlaying() {
+  useSound.setState(({ isPlaying }) => ({ isPlaying: !isPlaying }));
+}
+
+export function hearHow(changes: Partial<Pick<SoundState, 'manner' | 'bottom' | 'hours' | 'isMatched' | 'side'>>) {
+  useSound.setState(changes);
+}
+
+/** One contact by itself, or again with the others. */
+export function hearAlone(id: string) {
+  useSound.setState(({ alone }) => ({ alone: alone === id ? null : id, without: [] }));
+}
+
+/** A contact left out, or again with the others. */
+export function leaveOut(id: string) {
+  useSound.setState(({ without }) => ({
+    alone: null,
+    without: without.includes(id) ? without.filter((each) => each !== id) : [...without, id],
+  }));
+}
+
+export function hearAgainst(against: Against | null) {
+  useSound.setState({ against, side: 'now', other: null });
+}
+
+/** Whether this contact is among those that are heard. */
+export function isHeard({ alone, without }: Pick<SoundState, 'alone' | 'without'>, id: string): boolean {
+  return alone === null ? !without.includes(id) : alone === id;
+}
