@@ -22,8 +22,10 @@ import { moversOf } from '../src/core/predict/movers';
 import { predict } from '../src/core/predict/predict';
 import type { Reading } from '../src/core/lure/reading';
 import { learnFrom } from '../src/core/predict/readings';
+import { USUAL_SOUND } from '../src/core/predict/sound';
 import { retrievePath } from '../src/core/predict/retrieve-path';
 import { rides } from '../src/core/predict/ride';
+import { renderLoop } from '../src/core/sound/render';
 import { planMake } from '../src/core/make/plan';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { slowSpin } from '../src/testing/slow-spin';
@@ -151,6 +153,7 @@ export function coreFigures(): Figure[] {
       lightestHead(tandem, LAKE_WATER, { speedMps: 0.8, fromM: 1.2, toM: 1.8 }, CATALOGUE),
     ),
     ms('learning from three readings', null, () => learnFrom(tandem, LAKE_WATER, READINGS)),
+    ...soundFigures(),
     ms('reading a lure file', null, () => readLureFile(file)),
   ];
 }
@@ -189,4 +192,37 @@ function searchFigures(lure: Lure): Figure[] {
 function collector(): () => void {
   setFlagsFromString('--expose-gc');
   return runInNewContext('gc') as () => void;
+}
+
+/** What is heard of the loudest demo lure, and of the one with most that can strike. */
+function soundFigures(): Figure[] {
+  return ['lommer-clapper', 'halvane-twins'].flatMap((slug): Figure[] => {
+    const lure = DEMO_LURES.find(({ id }) => id === slug);
+    if (!lure) throw new Error(`bench: needs ${slug}`);
+    const said = () => predict(lure.build, LAKE_WATER, [0.8], { sound: USUAL_SOUND });
+    const [sound] = said().sounds;
+    if (!sound || !('heard' in sound)) throw new Error(`bench: ${slug} is heard`);
+    const { heard } = sound;
+    const render = (only?: readonly string[]) => renderLoop(heard, { seconds: 4, seed: 1, only });
+    const whole: Figure = {
+      name: `4 s of the sound of ${lure.name}`,
+      value: medianMs(() => render()),
+      unit: 'ms',
+      bar: 40,
+      note: '',
+    };
+    const contacts = heard.contacts.map(({ contact: { id } }) => id);
+    const ofContacts = medianMs(() => render(contacts));
+    return [
+      whole,
+      {
+        ...whole,
+        name: '  of that what strikes and rubs',
+        value: ofContacts,
+        bar: null,
+        note: `${Math.round((100 * ofContacts) / whole.value)} %, the rest beat and flow`,
+      },
+      { ...whole, name: '  worked out with all spreads, with its ride', value: medianMs(said), bar: null },
+    ];
+  });
 }

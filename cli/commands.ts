@@ -28,6 +28,7 @@ import {
 } from './options';
 import { predictions } from './predictions';
 import { headJson, retrieveJson } from './rides';
+import { soundJson, type WriteFile } from './sounds';
 import { termWords } from '../src/words/length-words';
 
 interface CommandForm {
@@ -41,6 +42,24 @@ const COMMANDS: Readonly<Record<string, CommandForm>> = {
   show: { operands: 1, options: [] },
   parts: { operands: 0, options: ['kind', 'pattern'] },
   predict: { operands: 1, options: ['speed', 'line-out', 'water', 'outfit', 'readings', 'state'] },
+  sound: {
+    operands: 1,
+    options: [
+      'speed',
+      'seconds',
+      'seed',
+      'only',
+      'out',
+      'manner',
+      'bottom',
+      'hours',
+      'fish',
+      'water',
+      'outfit',
+      'line-out',
+      'state',
+    ],
+  },
   lengths: { operands: 1, options: [] },
   findings: { operands: 1, options: [] },
   edit: { operands: 2, options: [] },
@@ -50,11 +69,16 @@ const COMMANDS: Readonly<Record<string, CommandForm>> = {
 };
 const DEMO_PREFIX = 'demo:';
 
+function refuse(): never {
+  throw new Error('nothing is written here');
+}
+
 export function runCommand(
   command: string,
   operands: readonly string[],
   given: Parameters<typeof readOptions>[1],
   readText: ReadText,
+  writeFile: WriteFile = refuse,
 ): string {
   const form = Object.hasOwn(COMMANDS, command) ? COMMANDS[command] : undefined;
   if (!form) {
@@ -70,7 +94,7 @@ export function runCommand(
     );
   const open = () => openLure(operands, readText);
   /** One that can be, for what is worked out from its measures. */
-  const sound = () => measuredSoundly(open());
+  const whole = () => measuredSoundly(open());
   switch (command) {
     case 'demo':
       return json(DEMO_LURES.map(({ id, name }) => ({ slug: id, name })));
@@ -80,17 +104,27 @@ export function runCommand(
       return json(listParts(options));
     case 'predict':
       return json(
-        predictions(sound(), readSpeeds(options.speed), {
+        predictions(whole(), readSpeeds(options.speed), {
           water: readWater(options, readText),
           outfit: readOutfit(options, readText),
           readings: readReadings(options, readText),
           state: readState(options.state),
         }),
       );
+    case 'sound':
+      return json(
+        soundJson(
+          whole(),
+          readWater(options, readText),
+          options,
+          { outfit: readOutfit(options, readText), state: readState(options.state) },
+          writeFile,
+        ),
+      );
     case 'head':
-      return json(headJson(sound(), options, readText));
+      return json(headJson(whole(), options, readText));
     case 'retrieve':
-      return json(retrieveJson(sound(), options, readText));
+      return json(retrieveJson(whole(), options, readText));
     case 'edit':
       return writeLureFile(done(open(), readEdits(operands[1], readText)));
     case 'swap':

@@ -1,5 +1,5 @@
 /** The core for scripts: see docs/core-cli.md. Answers are JSON on standard output; errors too, with exit code 2. */
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { runCommand } from './commands';
 import { CommandError, OPTION_NAMES } from './options';
@@ -10,7 +10,13 @@ const OPTIONS = Object.fromEntries(OPTION_NAMES.map((name) => [name, { type: 'st
 try {
   const { values, positionals } = parseArgs({ options: OPTIONS, allowPositionals: true, strict: false });
   const [command = '', ...operands] = positionals;
-  const answer = runCommand(command, operands, values, (path) => readFileSync(path === '-' ? 0 : path, 'utf8'));
+  const answer = runCommand(
+    command,
+    operands,
+    values,
+    (path) => readFileSync(path === '-' ? 0 : path, 'utf8'),
+    (path, content) => writeFileSync(path, content),
+  );
   process.stdout.write(answer);
 } catch (error) {
   const isExpected = error instanceof CommandError;

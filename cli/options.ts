@@ -5,6 +5,7 @@ import { MAX_SPEED_MPS } from '../src/core/hydro/spin';
 import { LAKE_WATER, waterSchema, type Water } from '../src/core/hydro/water';
 import { BLADE_STATES, type BladeState } from '../src/core/in-water/bearing';
 import { readingsSchema, type Reading } from '../src/core/lure/reading';
+import type { SoundFactor } from '../src/core/predict/sound';
 import { readQuantity } from '../src/core/units/read';
 import { readingProblemWords } from '../src/words/problem-words';
 
@@ -38,6 +39,14 @@ export const OPTION_NAMES = [
   'turns',
   'per-turn',
   'countdown',
+  'seconds',
+  'seed',
+  'only',
+  'out',
+  'manner',
+  'bottom',
+  'hours',
+  'fish',
 ] as const;
 export type OptionName = (typeof OPTION_NAMES)[number];
 export type CommandOptions = Readonly<Partial<Record<OptionName, string | undefined>>>;
@@ -146,4 +155,9 @@ export function readNumber(code: string, text: string, unit: 'm' | 'number', min
   const reading = readQuantity('length', text, { bare: unit, minSi, maxSi });
   if (!reading.ok) throw new CommandError(code, readingProblemWords(reading.problem));
   return reading.si;
+}
+
+/** A factor's name for scripts. */
+export function factorName(factor: SoundFactor): string {
+  return factor.of === 'blade' ? `${factor.key} ${factor.station}` : factor.key;
 }

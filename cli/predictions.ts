@@ -5,7 +5,6 @@ import type { Water } from '../src/core/hydro/water';
 import type { BladeState } from '../src/core/in-water/bearing';
 import type { Lure } from '../src/core/lure/lure';
 import type { Banded, Said } from '../src/core/predict/band';
-import type { Factor } from '../src/core/predict/factors';
 import { moversOf, type BladeOutput, type MovedOutput, type Movers } from '../src/core/predict/movers';
 import type { LureOutput, RideOutput } from '../src/core/predict/outputs';
 import { predict, type Prediction, type RidePrediction } from '../src/core/predict/predict';
@@ -13,7 +12,10 @@ import type { Reading } from '../src/core/lure/reading';
 import { learnFrom } from '../src/core/predict/readings';
 import type { Centre } from '../src/core/predict/centres';
 import { doesTurn, type BladePrediction } from '../src/core/predict/spin';
+import { USUAL_SOUND } from '../src/core/predict/sound';
 import { stallSpeeds } from '../src/core/predict/stalls';
+import { factorName } from './options';
+import { soundFigures } from './sounds';
 
 export interface PredictionAsked {
   readonly water: Water;
@@ -57,7 +59,12 @@ const LURE_NAMES: Readonly<Record<LureOutput, Naming>> = {
 export function predictions(lure: Lure, speedsMps: readonly number[], asked: PredictionAsked) {
   const { water, outfit, readings, state } = asked;
   const learnt = readings.length > 0 ? learnFrom(lure.build, water, readings, { outfit, state }) : null;
-  const prediction = predict(lure.build, water, speedsMps, { outfit, state, learnt: learnt?.belief ?? null });
+  const prediction = predict(lure.build, water, speedsMps, {
+    outfit,
+    state,
+    learnt: learnt?.belief ?? null,
+    sound: USUAL_SOUND,
+  });
   const stalls = stallSpeeds(lure.build, water, state, learnt?.belief);
   const stallBand = together(stalls.map(({ stall }) => stall));
   return {
@@ -90,6 +97,7 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
         blades,
         beat_hz: beat?.value ?? null,
         ...rideJson(prediction.rides[i], beat),
+        sound: prediction.sounds[i] ? soundFigures(prediction.sounds[i]) : null,
         movers: moversJson(moversAt(lure, speed, asked)),
       };
     }),
@@ -154,10 +162,6 @@ function ends({ low, high }: Banded, by: number): [number, number] {
 
 function centreJson({ xM, yM, zM }: Centre) {
   return { behind_tie: xM * 1000, above_tie: yM * 1000, beside: zM * 1000 };
-}
-
-function factorName(factor: Factor): string {
-  return factor.of === 'blade' ? `${factor.key} ${factor.station}` : factor.key;
 }
 
 function moversAt(lure: Lure, speedMps: number, { water, outfit, state }: PredictionAsked): Movers | null {

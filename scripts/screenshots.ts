@@ -1,6 +1,5 @@
 /** Takes the pictures in docs/screenshots from the demo data: `bash scripts/screenshots.sh` starts the built app for it. */
 import { chromium, type Page } from '@playwright/test';
-import { readFile } from 'node:fs/promises';
 
 const base = process.env.MAZURKA_URL;
 if (!base) throw new Error('MAZURKA_URL is not set: run scripts/screenshots.sh');
@@ -72,38 +71,12 @@ const PICTURES: readonly Picture[] = [
   },
   { name: 'bench-phone', width: 390, height: 844 },
   {
-    name: 'backup',
+    name: 'sound',
     then: async (page) => {
-      await page.getByRole('button', { name: 'File' }).click();
-      await page.getByRole('menuitem', { name: /Backup and restore/ }).click();
-      const sheet = page.getByRole('dialog');
-      const coming = page.waitForEvent('download');
-      await sheet.getByRole('button', { name: 'Save a backup' }).click();
-      const zip = await (await coming).path();
-      await page.keyboard.press('Escape');
-      // Work that went on since, and a lure that only the backup has.
-      const field = page.getByRole('textbox', { name: 'Name of the lure' });
-      await field.fill('Lantern for the narrows');
-      await field.press('Enter');
-      await page.evaluate(
-        () =>
-          new Promise((resolve) => {
-            const request = indexedDB.open('mazurka');
-            request.onsuccess = () => {
-              const gone = request.result.transaction(['lures', 'shelf'], 'readwrite');
-              for (const store of ['lures', 'shelf']) gone.objectStore(store).delete('suvra-needle');
-              gone.oncomplete = () => resolve(request.result.close());
-            };
-          }),
-      );
-      await page.getByRole('button', { name: 'File' }).click();
-      await page.getByRole('menuitem', { name: /Backup and restore/ }).click();
-      await sheet.getByLabel('Backup to open').setInputFiles({
-        name: '2031-10-04.mazurka-backup.zip',
-        mimeType: 'application/zip',
-        buffer: await readFile(zip),
-      });
-      await sheet.getByRole('list', { name: 'In the backup' }).waitFor();
+      await choose('Mirrow Drum')(page);
+      await page.getByRole('button', { name: 'How it sounds' }).click();
+      await page.getByRole('img', { name: /ting of/ }).waitFor();
+      await page.waitForTimeout(500);
     },
   },
   { name: 'make-step', then: make('suvra-fan', 11) },

@@ -3,6 +3,7 @@ import { FISH_EARS, LATERAL_LINE_HZ, type FishGroup } from '@/core/sound/fish-ea
 import { centroidOf, PEOPLE_HZ } from '@/core/sound/radiation';
 
 export interface SoundPictureProps {
+  readonly widthPx: number;
   readonly heard: Heard;
   /** Shown of it, s. */
   readonly seconds: number;
@@ -14,7 +15,6 @@ export interface SoundPictureProps {
   readonly label: string;
 }
 
-const WIDTH = 640;
 const HEIGHT = 300;
 const LEFT = 54;
 const RIGHT = 12;
@@ -35,7 +35,7 @@ const y = (hz: number) => {
 
 /** The colours it has by itself, where it stands outside the app. */
 const STYLE = `
-  .sound-text { font: 13px 'Atkinson Hyperlegible Next', sans-serif; fill: var(--ink-soft, #51606a); }
+  .sound-text { font: 14px 'Atkinson Hyperlegible Next', sans-serif; fill: var(--ink-soft, #51606a); }
   .sound-line { stroke: var(--line, #d5dadd); fill: none; }
   .sound-fish { fill: var(--accent, #0a6a74); fill-opacity: 0.1; }
   .sound-mark { fill: var(--ink, #16202a); stroke: var(--ink, #16202a); }
@@ -43,34 +43,54 @@ const STYLE = `
 `;
 
 /** A sound over time and pitch: knocks as marks, notes and rubs as bands, the blades' beat as a wave, who hears what at the side. */
-export function SoundPicture({ heard, seconds, fish, fishName, names, label }: SoundPictureProps) {
-  const x = (s: number) => LEFT + (s / seconds) * (WIDTH - LEFT - RIGHT);
+export function SoundPicture({ widthPx, heard, seconds, fish, fishName, names, label }: SoundPictureProps) {
+  const x = (s: number) => LEFT + (s / seconds) * (widthPx - LEFT - RIGHT);
   const [, fishHz] = FISH_EARS[fish].upToHz;
   const sounding = heard.contacts.flatMap((each, i) => (each.outcome === 'sounds' ? [{ each, i }] : []));
   const powers = sounding.map(({ each }) => powerOf(each));
   const most = Math.max(...powers, 0);
-  const shown = sounding.filter((_, k) => (powers[k] ?? 0) > most * 10 ** (-SHOWN_DB / 10));
+  const shown = sounding
+    .map((each, k) => ({ ...each, power: powers[k] ?? 0 }))
+    .filter(({ power }) => power > most * 10 ** (-SHOWN_DB / 10))
+    .sort((a, b) => b.power - a.power);
+  // The loudest is named first; a name that would lie on another is left to the list.
+  const named: number[] = [];
+  const isNamed = new Set(
+    shown.flatMap(({ each }) => {
+      const at = y(pitchOf(each));
+      if (named.some((other) => Math.abs(other - at) < NAME_PX)) return [];
+      named.push(at);
+      return [each.contact.id];
+    }),
+  );
   return (
     <svg
       role="img"
       aria-label={label}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full rounded-md bg-stage"
+      width={widthPx}
+      height={HEIGHT}
+      className="rounded-md bg-stage"
       data-testid="picture of the sound"
       xmlns="http://www.w3.org/2000/svg"
     >
       <style>{STYLE}</style>
-      <rect className="sound-fish" x={LEFT} y={y(fishHz)} width={WIDTH - LEFT - RIGHT} height={y(LOW_HZ) - y(fishHz)} />
+      <rect
+        className="sound-fish"
+        x={LEFT}
+        y={y(fishHz)}
+        width={widthPx - LEFT - RIGHT}
+        height={y(LOW_HZ) - y(fishHz)}
+      />
       <rect
         className="sound-fish"
         x={LEFT}
         y={y(LATERAL_LINE_HZ)}
-        width={WIDTH - LEFT - RIGHT}
+        width={widthPx - LEFT - RIGHT}
         height={y(LOW_HZ) - y(LATERAL_LINE_HZ)}
       />
       {TICKS_HZ.map((hz) => (
         <g key={hz}>
-          <line className="sound-line" x1={LEFT} x2={WIDTH - RIGHT} y1={y(hz)} y2={y(hz)} />
+          <line className="sound-line" x1={LEFT} x2={widthPx - RIGHT} y1={y(hz)} y2={y(hz)} />
           <text className="sound-text" x={LEFT - 6} y={y(hz) + 4} textAnchor="end">
             {hz >= 1000 ? `${hz / 1000} kHz` : `${hz} Hz`}
           </text>
@@ -79,18 +99,18 @@ export function SoundPicture({ heard, seconds, fish, fishName, names, label }: S
       <line
         className="sound-line"
         x1={LEFT}
-        x2={WIDTH - RIGHT}
+        x2={widthPx - RIGHT}
         y1={y(PEOPLE_HZ[0])}
         y2={y(PEOPLE_HZ[0])}
         strokeDasharray="4 4"
       />
-      <text className="sound-text" x={WIDTH - RIGHT - 4} y={y(PEOPLE_HZ[0]) - 4} textAnchor="end">
+      <text className="sound-text" x={widthPx - RIGHT - 4} y={y(PEOPLE_HZ[0]) - 4} textAnchor="end">
         people hear above this
       </text>
-      <text className="sound-text" x={WIDTH - RIGHT - 4} y={y(fishHz) - 4} textAnchor="end">
+      <text className="sound-text" x={widthPx - RIGHT - 4} y={y(fishHz) + 15} textAnchor="end">
         {fishName} hear below this
       </text>
-      <text className="sound-text" x={WIDTH - RIGHT - 4} y={y(LATERAL_LINE_HZ) + 15} textAnchor="end">
+      <text className="sound-text" x={widthPx - RIGHT - 4} y={y(LATERAL_LINE_HZ) + 15} textAnchor="end">
         felt by the side of a fish
       </text>
       {Array.from({ length: Math.floor(seconds * 2) + 1 }, (_, i) => (
@@ -109,10 +129,19 @@ export function SoundPicture({ heard, seconds, fish, fishName, names, label }: S
           x={x}
           seconds={seconds}
           names={names}
+          isNamed={isNamed.has(each.contact.id)}
         />
       ))}
     </svg>
   );
+}
+
+/** A name and its marks take so much, px. */
+const NAME_PX = 26;
+
+/** Where it lies: what squeaks at its note, all else about the middle of its power. */
+function pitchOf({ squeak, bands }: Extract<ContactHeard, { outcome: 'sounds' }>): number {
+  return squeak?.hz ?? centroidOf(bands) ?? 1000;
 }
 
 function powerOf({ bands }: Extract<ContactHeard, { outcome: 'sounds' }>): number {
@@ -132,19 +161,25 @@ interface MarksProps extends Pick<SoundPictureProps, 'names' | 'seconds'> {
   readonly each: Extract<ContactHeard, { outcome: 'sounds' }>;
   readonly mark: (typeof MARKS)[number];
   readonly x: (s: number) => number;
+  readonly isNamed: boolean;
 }
 
 /** One contact: its knocks at their pitch, what it rubs or squeaks as a band; fainter while it is left out. */
-function Marks({ each, mark, x, seconds, names }: MarksProps) {
-  const { contact, knocks, rub, squeak, bands } = each;
+function Marks({ each, mark, x, seconds, names, isNamed }: MarksProps) {
+  const { contact, knocks, rub, squeak } = each;
   const known = names.get(contact.id);
-  const hz = squeak?.hz ?? centroidOf(bands) ?? 1000;
+  const hz = pitchOf(each);
   const count = knocks ? Math.floor(seconds * knocks.perS) : 0;
   // Each begins where another does not, so that no mark hides another.
   const first = (0.15 + 0.13 * (contact.id.length % 5)) / (knocks?.perS ?? 1);
   return (
     <g className="sound-mark" opacity={known?.isHeard === false ? 0.25 : 1} data-contact={contact.id}>
       <title>{known?.name}</title>
+      {isNamed && (
+        <text className="sound-text" x={x(0) + 4} y={y(hz) + 18} stroke="none">
+          {known?.name}
+        </text>
+      )}
       {Array.from({ length: count }, (_, k) => (
         <Mark key={k} mark={mark} x={x(first + k / (knocks?.perS ?? 1))} y={y(hz)} />
       ))}

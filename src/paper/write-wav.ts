@@ -1,6 +1,9 @@
 /** A loop of sound as a WAV file: 48 kHz, 16 bit, one channel, with what it is of in its INFO chunk. */
-import { WaveFile } from 'wavefile';
+import * as wavefile from 'wavefile';
 import { SAMPLE_RATE_HZ } from '../core/sound/render';
+
+/** The bundler finds the class on the module, node one step further in. */
+const { WaveFile } = 'WaveFile' in wavefile ? wavefile : (wavefile as { readonly default: typeof wavefile }).default;
 
 /** The loudest sample of a file, of full scale: 1 dB below it. */
 const PEAK = 10 ** (-1 / 20);

@@ -39,7 +39,7 @@ export const QUIET_WORDS: Readonly<Record<Quiet, string>> = {
 
 export const MANNER_WORDS: Readonly<Record<Manner, string>> = {
   steady: 'steadily',
-  twitched: 'with a twitch a second',
+  twitched: 'with twitches',
 };
 
 export const BOTTOM_WORDS: Readonly<Record<Bottom, string>> = {
@@ -61,7 +61,7 @@ export const FISH_WORDS: Readonly<Record<FishGroup, string>> = {
 export function contactTitle({ between: [a, b], driven }: Contact, build: Build): string {
   const first = partTitle(itemOf(build, a).part);
   if (b === null) return `${first} and ${driven.by === 'way' ? BOTTOM_WORDS[driven.bottom] : 'the bottom'}`;
-  return `${first} and ${partTitle(itemOf(build, b).part)}`;
+  return `${first} and ${lower(partTitle(itemOf(build, b).part))}`;
 }
 
 /** What is heard of a contact, or why nothing is. */
@@ -137,10 +137,10 @@ function shown(output: SoundOutput, { value, low, high }: SoundSaid): { value: s
   });
   switch (output) {
     case 'levelDb':
-      return range(signed, 'dB');
+      return { ...range(signed, 'dB'), band: `${low < HARDLY_DB ? 'silent' : signed(low)} to ${signed(high)}` };
     case 'centroidHz':
     case 'noteHz':
-      return range((each) => decimalText(each / 1000, each < 10_000 ? 1 : 0), 'kHz');
+      return range((each) => decimalText(each / 1000, 1), 'kHz');
     case 'knocksPerS':
       return range((each) => decimalText(each, each < 10 ? 1 : 0), 'a second');
     case 'impulseN':
@@ -152,6 +152,9 @@ function shown(output: SoundOutput, { value, low, high }: SoundSaid): { value: s
       return range((each) => (each < 0.0005 ? '< 0.1' : decimalText(each * 100, each < 0.1 ? 1 : 0)), '%');
   }
 }
+
+/** Beside the reference, what is weaker than this is not heard at all. */
+const HARDLY_DB = -50;
 
 function signed(value: number): string {
   const text = decimalText(Math.abs(value), 0);

@@ -43,6 +43,7 @@ export function AgainstRow({ lure, now }: { readonly lure: Lure; readonly now: S
       <label className="flex flex-wrap items-center gap-2 text-sm text-ink-soft">
         Against
         <select
+          aria-label="Against"
           className="min-h-11 rounded-md border border-line bg-panel px-2 text-base text-ink"
           value={against ? 'chosen' : ''}
           onChange={(event) => void take(event.target.value)}

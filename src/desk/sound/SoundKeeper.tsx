@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/in-water/bearing';
@@ -10,7 +11,7 @@ import type { SoundAsked } from '@/core/predict/sound';
 import { SAMPLE_RATE_HZ } from '@/core/sound/render';
 import { askCore } from '@/workers/core-client';
 import { useDesk } from '../desk-state';
-import { shownOf, useCore, useLearnt } from '../figures/use-core';
+import { shownOf, useCore, useLearnt, type Asked } from '../figures/use-core';
 import { retrieveSpeed } from '../speed';
 import { LoopPlayer } from './loop-player';
 import { useSound, type SoundAnswer } from './sound-state';
@@ -46,7 +47,9 @@ export function SoundKeeper({ build }: { readonly build: Build }) {
   const { water, outfit, retrieve, fish, soundVolume } = useDesk((state) => state.settings);
   const bladeState = useDesk((state) => state.bladeState);
   const learnt = useLearnt(build);
-  const { isPlaying, manner, bottom, hours, alone, without, against, side, isMatched } = useSound();
+  const { isPlaying, manner, bottom, hours, alone, without, against, side, isMatched } = useSound(
+    useShallow((state) => ({ ...state, now: null, other: null })),
+  );
   const speedMps = retrieveSpeed(retrieve);
   const question = useMemo(
     () => ({
@@ -67,13 +70,10 @@ export function SoundKeeper({ build }: { readonly build: Build }) {
     () => (against ? { ...question, build: against.build, learnt: null, alone: null, without: [] } : null),
     [question, against],
   );
-  const now = useCore(askSound, question);
-  const other = useCore(askOther, otherQuestion);
+  const now = useSteady(useCore(askSound, question));
+  const other = useSteady(useCore(askOther, otherQuestion));
   useEffect(() => {
-    useSound.setState({
-      now,
-      other: against && other.state === 'ready' && !other.answer ? null : (other as typeof now),
-    });
+    useSound.setState({ now, other: against ? other : null });
   }, [now, other, against]);
 
   const player = useRef<LoopPlayer | null>(null);
@@ -104,6 +104,17 @@ export function SoundKeeper({ build }: { readonly build: Build }) {
     player.current?.hear(isOtherHeard ? 'other' : 'now');
   }, [isOtherHeard, isPlaying]);
   return null;
+}
+
+/** The same object while it says the same: what is asked for again and again comes as a new one each time. */
+function useSteady<T>(asked: Asked<T>): Asked<T> {
+  const { state } = asked;
+  const answer = shownOf(asked);
+  const reason = asked.state === 'failed' ? asked.reason : '';
+  return useMemo(() => {
+    if (state === 'failed') return { state, reason };
+    return state === 'ready' ? { state, answer: answer as T } : { state, last: answer };
+  }, [state, answer, reason]);
 }
 
 type Loop = Float32Array<ArrayBuffer>;

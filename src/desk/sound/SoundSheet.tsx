@@ -15,6 +15,7 @@ import { saveFile } from '@/ui/save-file';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
 import { SlideField } from '@/ui/SlideField';
+import { useSize } from '@/ui/use-media';
 import { capital } from '@/words/capital';
 import { noRideWords } from '@/words/ride-words';
 import {
@@ -46,8 +47,10 @@ const WHOLE: readonly SoundOutput[] = [
   'fishShare',
   'lateralShare',
 ];
-const OF_CONTACT: readonly SoundOutput[] = ['levelDb', 'centroidHz', 'knocksPerS', 'noteHz'];
+const OF_CONTACT: readonly SoundOutput[] = ['levelDb', 'centroidHz', 'knocksPerS'];
 const SHOWN_S = 2;
+/** Of the picture, until its place is measured. */
+const USUAL_PX = 640;
 const LONGEST_WORN_H = 40;
 
 export interface SoundSheetProps {
@@ -74,7 +77,7 @@ export function SoundSheet({ lure, onClose }: SoundSheetProps) {
             {isPlaying ? <Pause aria-hidden size={18} /> : <Play aria-hidden size={18} />}
             {isPlaying ? 'Stop' : 'Hear it'}
           </Button>
-          <div className="w-40">
+          <div className="w-28">
             <SlideField
               label="Volume"
               value={soundVolume}
@@ -189,6 +192,7 @@ function PictureOf({
   const alone = useSound((state) => state.alone);
   const without = useSound((state) => state.without);
   const frame = useRef<HTMLElement>(null);
+  const size = useSize(frame);
   const { build, loop } = answer;
   const caption = soundCaption(sound, build);
   const names = useMemo(
@@ -207,6 +211,7 @@ function PictureOf({
   return (
     <figure ref={frame} className="flex flex-col gap-2">
       <SoundPicture
+        widthPx={size?.width ?? USUAL_PX}
         heard={sound.heard}
         seconds={SHOWN_S}
         fish={fish}
@@ -249,38 +254,40 @@ function ContactRow({ contact, answer }: { readonly contact: ContactPrediction; 
   const title = contactTitle(contact.heard.contact, answer.build);
   return (
     <li className="flex flex-wrap items-center gap-x-3 py-1" data-contact={id}>
-      <div className="min-w-48 flex-1">
+      <div className="min-w-64 flex-1">
         <p className={isHeard(state, id) ? '' : 'text-ink-soft'}>{title}</p>
-        <p className="text-sm text-ink-soft">{contactWords(contact)}</p>
+        <div className="flex items-center gap-1 text-sm text-ink-soft">
+          <p className="mr-2">{contactWords(contact)}</p>
+          {isSounding && (
+            <>
+              <Button
+                dense
+                look="quiet"
+                className={PRESSED}
+                aria-pressed={state.alone === id}
+                aria-label={`${title} alone`}
+                onClick={() => hearAlone(id)}
+              >
+                Alone
+              </Button>
+              <Button
+                dense
+                look="quiet"
+                className={PRESSED}
+                aria-pressed={state.without.includes(id)}
+                aria-label={`${title} left out`}
+                onClick={() => leaveOut(id)}
+              >
+                Left out
+              </Button>
+            </>
+          )}
+        </div>
       </div>
       {contact.said &&
         soundFigures(contact.said, OF_CONTACT, answer.build).map((figure) => (
           <Figure key={figure.output} figure={figure} />
         ))}
-      {isSounding && (
-        <span className="flex gap-1">
-          <Button
-            dense
-            look="quiet"
-            className={PRESSED}
-            aria-pressed={state.alone === id}
-            aria-label={`${title} alone`}
-            onClick={() => hearAlone(id)}
-          >
-            Alone
-          </Button>
-          <Button
-            dense
-            look="quiet"
-            className={PRESSED}
-            aria-pressed={state.without.includes(id)}
-            aria-label={`${title} left out`}
-            onClick={() => leaveOut(id)}
-          >
-            Left out
-          </Button>
-        </span>
-      )}
     </li>
   );
 }

@@ -35,7 +35,7 @@ export interface SoundState {
   /** Both as loud as each other; else as loud as they are. */
   readonly isMatched: boolean;
   readonly now: Asked<SoundAnswer> | null;
-  readonly other: Asked<SoundAnswer> | null;
+  readonly other: Asked<SoundAnswer | null> | null;
 }
 
 export const useSound = create<SoundState>(() => ({

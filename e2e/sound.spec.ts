@@ -1,0 +1,85 @@
+import { readFile } from 'node:fs/promises';
+import { decode } from 'node-wav';
+import { expectNothingForAxe } from './axe';
+import { expect, test } from './bench-page';
+
+test('hear a clacker tick, leave it out, alone, worn in; its places lit; its sound and picture as files', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=lommer-clapper');
+  // Nothing plays unasked.
+  await expect(bench.button('Hear it')).toBeVisible();
+  await expect(page.getByTestId('sounding places')).toHaveCount(0);
+  await bench.button('How it sounds').click();
+  const sheet = page.getByRole('dialog', { name: 'How it sounds' });
+  await expect(sheet.getByTestId('sound in words')).toContainText(
+    /clack of right two-lobe delta blade.*times a second/,
+  );
+  await expect(sheet.getByRole('img', { name: /clack of right two-lobe/ })).toBeVisible();
+  await expect(sheet.getByTestId('sound levelDb')).toContainText('dB');
+
+  await sheet.getByRole('button', { name: 'Hear it' }).click();
+  await expect(sheet.getByRole('button', { name: 'Stop' })).toHaveAttribute('aria-pressed', 'true');
+  const clack = sheet.getByRole('listitem').filter({ hasText: /delta blade 36 and .*head/ });
+  await clack.getByRole('button', { name: /alone/ }).click();
+  await expect(clack.getByRole('button', { name: /alone/ })).toHaveAttribute('aria-pressed', 'true');
+  await clack.getByRole('button', { name: /left out/ }).click();
+  await expect(clack.getByRole('button', { name: /alone/ })).toHaveAttribute('aria-pressed', 'false');
+  await clack.getByRole('button', { name: /left out/ }).click();
+  const squeak = sheet
+    .getByRole('listitem')
+    .filter({ hasText: 'rivet' })
+    .filter({ hasText: /rub|squeak/ });
+  await expect(squeak).toContainText('rub');
+  await sheet.getByRole('slider', { name: 'Rivet worn in' }).fill('20');
+  await expect(squeak).toContainText('squeak');
+
+  const wav = page.waitForEvent('download');
+  await sheet.getByRole('button', { name: 'Sound as a file (WAV)' }).click();
+  const { sampleRate, channelData } = decode(await readFile(await (await wav).path()));
+  expect([sampleRate, channelData.length, channelData[0]?.length]).toEqual([48_000, 1, 192_000]);
+  const svg = page.waitForEvent('download');
+  await sheet.getByRole('button', { name: 'Picture as a file (SVG)' }).click();
+  expect(await readFile(await (await svg).path(), 'utf8')).toMatch(/^<svg.*data-contact="bladeOnHead/s);
+  await expectNothingForAxe(page);
+
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByTestId('sounding places').locator('[data-contact^=bladeOnHead]')).toHaveCount(1);
+  await page.keyboard.press('h');
+  await expect(bench.button('Hear it')).toBeVisible();
+  await expect(page.getByTestId('sounding places')).toHaveCount(0);
+});
+
+test('by keyboard alone two lures are heard against each other, and what is surely different is told; volume is kept', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=mirrow-drum');
+  await bench.button('How it sounds').press('Enter');
+  const sheet = page.getByRole('dialog', { name: 'How it sounds' });
+  await expect(sheet.getByTestId('sound in words')).toContainText('ting of brass bell');
+  await sheet.getByRole('combobox', { name: 'Against' }).selectOption({ label: 'Asp Pair' });
+  await expect(sheet.getByTestId('apart in sound')).toContainText(/Beside Asp Pair, more than is not known: .*louder/);
+  await sheet.getByRole('radio', { name: 'Mirrow Drum, now' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(sheet.getByRole('radio', { name: 'Asp Pair' })).toBeChecked();
+  await sheet.getByRole('slider', { name: 'Volume' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(sheet.getByRole('slider', { name: 'Volume' })).toHaveValue('0.3');
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await bench.button('How it sounds').click();
+  await expect(sheet.getByRole('slider', { name: 'Volume' })).toHaveValue('0.3');
+});
+
+test('at 390 px: a lure on which nothing strikes says so, and nothing runs off the side', async ({ bench, page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await bench.open('/bench?lure=stolk-kettle');
+  await bench.button('How it sounds').click();
+  const sheet = page.getByRole('dialog', { name: 'How it sounds' });
+  await expect(sheet.getByTestId('sound in words')).toContainText('Nothing strikes.');
+  const overrun = await sheet.evaluate((element) => element.scrollWidth - element.clientWidth);
+  expect(overrun).toBeLessThanOrEqual(0);
+  await expectNothingForAxe(page);
+});
