@@ -12,10 +12,10 @@ import type { Reading } from '../src/core/lure/reading';
 import { learnFrom } from '../src/core/predict/readings';
 import type { Centre } from '../src/core/predict/centres';
 import { doesTurn, type BladePrediction } from '../src/core/predict/spin';
-import { USUAL_SOUND } from '../src/core/predict/sound';
+import { USUAL_SOUND, type SoundOutput } from '../src/core/predict/sound';
 import { stallSpeeds } from '../src/core/predict/stalls';
 import { factorName } from './options';
-import { soundFigures } from './sounds';
+import { SOUND_NAMES, soundFigures } from './sounds';
 
 export interface PredictionAsked {
   readonly water: Water;
@@ -165,7 +165,9 @@ function centreJson({ xM, yM, zM }: Centre) {
 }
 
 function moversAt(lure: Lure, speedMps: number, { water, outfit, state }: PredictionAsked): Movers | null {
-  return speedMps > 0 && speedMps <= MAX_SPEED_MPS ? moversOf(lure.build, water, speedMps, { outfit, state }) : null;
+  return speedMps > 0 && speedMps <= MAX_SPEED_MPS
+    ? moversOf(lure.build, water, speedMps, { outfit, state, sound: USUAL_SOUND })
+    : null;
 }
 
 function moversJson(movers: Movers | null) {
@@ -188,6 +190,7 @@ function namingOf(key: MovedOutput): Naming {
   if (key === 'beatHz') return ['beat_hz', 1];
   const [output = '', station] = key.split(' of ');
   if (station !== undefined) return [`${BLADE_NAMES[output as BladeOutput]} ${station}`, 1];
+  if (key in SOUND_NAMES) return SOUND_NAMES[key as SoundOutput];
   return key in RIDE_NAMES ? RIDE_NAMES[key as RideOutput] : LURE_NAMES[key as LureOutput];
 }
 

@@ -21,7 +21,7 @@ import { CommandError, factorName, readNumber, readSpeeds, type CommandOptions }
 
 export type WriteFile = (path: string, content: Uint8Array) => void;
 
-const NAMES: Readonly<Record<SoundOutput, readonly [name: string, by: number]>> = {
+export const SOUND_NAMES: Readonly<Record<SoundOutput, readonly [name: string, by: number]>> = {
   levelDb: ['level_db', 1],
   centroidHz: ['centroid_hz', 1],
   knocksPerS: ['knocks_per_s', 1],
@@ -124,7 +124,7 @@ function contactJson({ heard, said }: ContactPrediction) {
 
 function saidJson(said: SoundsSaid | null) {
   const each = <T>(read: (output: SoundOutput, by: number) => T) =>
-    Object.fromEntries(SOUND_OUTPUTS.map((output) => [NAMES[output][0], read(output, NAMES[output][1])]));
+    Object.fromEntries(SOUND_OUTPUTS.map((output) => [SOUND_NAMES[output][0], read(output, SOUND_NAMES[output][1])]));
   return {
     ...each((output, by) => (said?.[output] ? said[output].value * by : null)),
     spreads: each((output, by) => (said?.[output] ? [said[output].low * by, said[output].high * by] : null)),

@@ -273,18 +273,18 @@ const rounded = (by: number, digits: number, unit: string): Reader => ({
   unit,
 });
 const DEGREES = 180 / Math.PI;
-const inPull = ({ system }: RideShown): Reader => ({
+const inPull = ({ system }: MovesShown): Reader => ({
   of: (newtons) => pullInWeight(newtons / GRAVITY_MPS2, system).number,
   unit: pullInWeight(0, system).unit,
 });
-const inSpeed = ({ speedUnit }: RideShown): Reader => ({
+const inSpeed = ({ speedUnit }: MovesShown): Reader => ({
   of: (mps) => decimalText(inUnit(mps, speedUnit), 2),
   unit: UNITS[speedUnit].symbol,
 });
 const inDegrees = (digits: number) => () => rounded(DEGREES, digits, '°');
 const asSize = (): Reader => ({ of: (rad) => decimalText(Math.abs(rad) * DEGREES, 1), unit: '°' });
 
-const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
+const READ: Readonly<Record<Output, (shown: MovesShown) => Reader>> = {
   thumpNs: () => rounded(1000, 1, 'mN·s'),
   pulseN: inPull,
   shakeM: ({ system }) => (system === 'metric' ? rounded(1000, 2, 'mm') : rounded(1 / 0.0254, 3, 'in')),
@@ -312,8 +312,11 @@ const READ: Readonly<Record<Output, (shown: RideShown) => Reader>> = {
   planingMps: inSpeed,
 };
 
+/** What is needed to say what moves an output. */
+export type MovesShown = Pick<RideShown, 'build' | 'movers' | 'system' | 'speedUnit'>;
+
 /** `A tenth more speed: 24 % less; a tenth thicker line: 3 % more.` */
-export function movesWords(output: MovedOutput, shown: RideShown): string {
+export function movesWords(output: MovedOutput, shown: MovesShown): string {
   const most = shown.movers[output] ?? [];
   if (most.length === 0) return '';
   const each = most.map(
@@ -322,9 +325,10 @@ export function movesWords(output: MovedOutput, shown: RideShown): string {
   return `${capital(each.join('; '))}.`;
 }
 
-function changeWords(output: MovedOutput, { change, isShare }: Mover, shown: RideShown): string {
+function changeWords(output: MovedOutput, { change, isShare }: Mover, shown: MovesShown): string {
   const which = change < 0 ? 'less' : 'more';
   if (isShare) return `${decimalText(Math.abs(change) * 100, Math.abs(change) < 0.02 ? 1 : 0)} % ${which}`;
+  if (output === 'levelDb') return `${decimalText(Math.abs(change), 1)} dB ${which}`;
   if (!(output in READ)) return `${decimalText(Math.abs(change), 1)} ${which}`;
   const { of, unit } = READ[output as Output](shown);
   return `${of(Math.abs(change))}${unit === '°' ? '' : ' '}${unit} ${which}`;

@@ -9,7 +9,7 @@ import type { Manner } from '../core/sound/motion';
 import { decimalText } from '../core/units/write';
 import { capital } from './capital';
 import { partTitle } from './part-words';
-import { unsureWords } from './ride-words';
+import { movesWords, unsureWords, type MovesShown } from './ride-words';
 
 export type Sounded = Extract<SoundPrediction, { readonly whole: unknown }>;
 
@@ -79,6 +79,8 @@ export interface SoundFigure {
   readonly unit: string;
   readonly band: string;
   readonly why: string;
+  /** What moves it most, and what is least known; empty where nothing does. */
+  readonly moves: string;
   readonly unsure: string;
 }
 
@@ -112,6 +114,7 @@ export function soundFigures(
   said: Readonly<Record<SoundOutput, SoundSaid | null>>,
   outputs: readonly SoundOutput[],
   build: Build,
+  moved: MovesShown | null = null,
 ): SoundFigure[] {
   return outputs.flatMap((output) => {
     const each = said[output];
@@ -122,6 +125,7 @@ export function soundFigures(
             name: NAMES[output],
             ...shown(output, each),
             why: WHY[output],
+            moves: moved ? movesWords(output, moved) : '',
             unsure: unsureWords(each.leastKnown, build),
           },
         ]

@@ -1,6 +1,6 @@
 /** What moves each output of a lure most: what a builder or an angler has in hand, each made a tenth more, one at a time. */
 import { carrierRoom } from '../carriers/carrier';
-import type { Water } from '../hydro/water';
+import { waterViscosity, type Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build, ItemId } from '../lure/lure';
 import { MAX_SPEED_MPS } from '../hydro/spin';
@@ -21,6 +21,7 @@ import type { Asked } from './predict';
 import { axleCosines } from './inclined';
 import { rideAt } from './ride';
 import { lureInWater, type LureInWater } from './lure-in-water';
+import { SOUND_FORMS, SOUND_OUTPUTS, soundOfRide, wholeFigures, type SoundAsked, type SoundOutput } from './sound';
 import { scaledAsEstimated } from './scaled-lure';
 import { outcomesAt, turnAll } from './turned';
 
@@ -37,7 +38,7 @@ export interface Mover {
 
 /** What of each blade has movers, by its station. */
 export type BladeOutput = 'rateHz' | 'spreadRad' | 'dragN';
-export type MovedOutput = `${BladeOutput} of ${string}` | 'beatHz' | RideOutput | LureOutput;
+export type MovedOutput = `${BladeOutput} of ${string}` | 'beatHz' | RideOutput | LureOutput | SoundOutput;
 export type Movers = Readonly<Partial<Record<MovedOutput, readonly Mover[]>>>;
 
 const MORE = 1.1;
@@ -45,18 +46,19 @@ const NAMED = 3;
 /** Changes of less than this share, or step in the output's own unit, are none. */
 const NO_CHANGE = 1e-4;
 
-/** The three levers that move each output most at this speed, most first. */
+/** The three levers that move each output most at this speed, most first; of its sound too where that is asked for. */
 export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
   const inWater = lureInWater(build, water, outfit, asked.state);
-  const now = point(inWater, speedMps, null);
+  const sound = asked.sound ? { asked: asked.sound, viscosityPaS: waterViscosity(water) } : null;
+  const now = point(inWater, speedMps, null, sound);
   // What a lever moves, not whether the blade then stops: that is the stall's to say.
   const { states } = now;
   const moved = leversOf(inWater, speedMps).map((lever) => {
     const next = pulled(build, speedMps, outfit, lever);
     return {
       lever,
-      then: point(lureInWater(next.build, water, next.outfit, asked.state), next.speedMps, states).outputs,
+      then: point(lureInWater(next.build, water, next.outfit, asked.state), next.speedMps, states, sound).outputs,
     };
   });
   return Object.fromEntries(
@@ -77,6 +79,7 @@ export function moversOf(build: Build, water: Water, speedMps: number, asked: As
 
 function scaleOf(key: MovedOutput) {
   if (key === 'beatHz' || key.includes(' of ')) return 'share';
+  if (key in SOUND_FORMS) return SOUND_FORMS[key as SoundOutput].scale;
   return key in RIDE_FORMS ? RIDE_FORMS[key as RideOutput].scale : LURE_FORMS[key as LureOutput].scale;
 }
 
@@ -135,6 +138,7 @@ function point(
   inWater: LureInWater,
   speedMps: number,
   states: readonly (readonly boolean[])[] | null,
+  sound: { readonly asked: SoundAsked; readonly viscosityPaS: number } | null,
 ): { readonly outputs: Map<MovedOutput, number | null>; readonly states: readonly (readonly boolean[])[] } {
   const { lineOutM } = inWater.outfit;
   const speeds = [speedMps, ...GRID_MPS];
@@ -145,12 +149,10 @@ function point(
   const scaled = scaledAsEstimated(inWater);
   const one: BeliefCase = { scaled, turned, crossings: crossingsOf(inWater, scaled, turned, 1) };
   const outcomes = outcomesAt(turned, 0);
-  const ride = outputsOf(
-    rideAt(inWater, scaled, outcomes, speedMps, [lineOutM]),
-    one,
-    inWater.arm.outcome !== 'outsideModel',
-    lineOutM,
-  );
+  const ridden = rideAt(inWater, scaled, outcomes, speedMps, [lineOutM]);
+  const ride = outputsOf(ridden, one, inWater.arm.outcome !== 'outsideModel', lineOutM);
+  const heard =
+    sound && wholeFigures(soundOfRide(inWater, ridden, outcomes, sound.viscosityPaS, sound.asked), sound.asked.fish);
   const [first = null, second = null] = outcomes.map((outcome) =>
     outcome?.outcome === 'turning' ? outcome.rateHz : null,
   );
@@ -167,6 +169,7 @@ function point(
     ['beatHz', first !== null && second !== null ? Math.abs(first - second) : null],
     ...RIDE_OUTPUTS.map((key) => [key, ride[key]] as const),
     ...LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)] as const),
+    ...(heard ? SOUND_OUTPUTS.map((key) => [key, heard[key]] as const) : []),
   ]);
   return { outputs, states: turned.map(({ outcomes: each }) => each.map(({ outcome }) => outcome !== 'stopped')) };
 }

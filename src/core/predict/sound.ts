@@ -117,9 +117,25 @@ export function soundAsEstimated(
   const outcomes = outcomesAt(turnAll(inWater.spinners, inWater.rho, [speedMps], { axleCos }), 0);
   if (troubleAt(speedMps, outcomes)) return null;
   const ride = rideAt(inWater, scaledAsEstimated(inWater), outcomes, speedMps, [inWater.outfit.lineOutM]);
+  return soundOfRide(inWater, ride, outcomes, viscosityPaS, asked);
+}
+
+/** The same of a ride that is worked out already. */
+export function soundOfRide(
+  inWater: LureInWater,
+  ride: Ride,
+  outcomes: readonly (BladeOutcome | undefined)[],
+  viscosityPaS: number,
+  asked: SoundAsked,
+): Heard {
   const contacts = contactsOf(inWater.build, inWater.layout, inWater.rho, asked.bottom);
-  const moved = motionOf(inWater, ride, outcomes, viscosityPaS, asked, SOUND_AS_ESTIMATED, scaledAsEstimated(inWater));
-  return hear(contacts, moved);
+  const scaled = scaledAsEstimated(inWater);
+  return hear(contacts, motionOf(inWater, ride, outcomes, viscosityPaS, asked, SOUND_AS_ESTIMATED, scaled));
+}
+
+/** The figures of all that is heard; null where one cannot be said. */
+export function wholeFigures(heard: Heard, fish: FishGroup): SoundFigures {
+  return figuresOf(wholeOf(heard), fish);
 }
 
 /** What is heard at each speed, with its spread. */
@@ -227,7 +243,7 @@ interface Sounding {
   readonly beatN: number;
 }
 
-type SoundFigures = Readonly<Record<SoundOutput, number | null>>;
+export type SoundFigures = Readonly<Record<SoundOutput, number | null>>;
 
 function contactSounding(each: Extract<ContactHeard, { outcome: 'sounds' }>): Sounding {
   const { bands, knocks, squeak } = each;

@@ -3,8 +3,12 @@
 import Pause from 'lucide-react/icons/square';
 import Play from 'lucide-react/icons/play';
 import { useMemo, useRef } from 'react';
-import type { Lure } from '@/core/lure/lure';
-import type { ContactPrediction, SoundOutput } from '@/core/predict/sound';
+import type { Outfit } from '@/core/hydro/outfit';
+import type { Water } from '@/core/hydro/water';
+import type { BladeState } from '@/core/in-water/bearing';
+import type { Build, Lure } from '@/core/lure/lure';
+import type { Movers } from '@/core/predict/movers';
+import type { ContactPrediction, SoundAsked, SoundOutput } from '@/core/predict/sound';
 import { BOTTOMS } from '@/core/sound/contacts';
 import { FISH_GROUPS } from '@/core/sound/fish-ears';
 import { MANNERS } from '@/core/sound/motion';
@@ -17,7 +21,7 @@ import { Sheet } from '@/ui/Sheet';
 import { SlideField } from '@/ui/SlideField';
 import { useSize } from '@/ui/use-media';
 import { capital } from '@/words/capital';
-import { noRideWords } from '@/words/ride-words';
+import { noRideWords, type MovesShown } from '@/words/ride-words';
 import {
   BOTTOM_WORDS,
   contactTitle,
@@ -30,10 +34,11 @@ import {
   type SoundFigure,
   type Sounded,
 } from '@/words/sound-words';
+import { askCore } from '@/workers/core-client';
 import { tell, useDesk } from '../desk-state';
-import { shownOf } from '../figures/use-core';
+import { shownOf, useCore } from '../figures/use-core';
 import { changeSettings } from '../settings';
-import { oneSpeedInWords } from '../speed';
+import { oneSpeedInWords, speedUnitOf } from '../speed';
 import { AgainstRow } from './AgainstRow';
 import { hearAlone, hearHow, isHeard, leaveOut, togglePlaying, useSound, type SoundAnswer } from './sound-state';
 
@@ -125,14 +130,15 @@ function Answer({
   readonly answer: SoundAnswer;
   readonly hours: number;
 }) {
-  const { prediction, build } = answer;
+  const { prediction, build, speedMps } = answer;
+  const moved = useMoved(build, speedMps);
   if (!('heard' in prediction)) return <p role="alert">{noRideWords(prediction)}</p>;
   const hasRivet = prediction.contacts.some(({ heard }) => heard.contact.kind === 'bladeOnRivet');
   return (
     <>
       <PictureOf lure={lure} answer={answer} sound={prediction} />
       <section aria-label="All of it" className="flex flex-wrap gap-x-2">
-        {soundFigures(prediction.whole, WHOLE, build).map((figure) => (
+        {soundFigures(prediction.whole, WHOLE, build, moved).map((figure) => (
           <Figure key={figure.output} figure={figure} testId={`sound ${figure.output}`} />
         ))}
       </section>
@@ -162,8 +168,33 @@ function Answer({
   );
 }
 
+interface MovedQuestion {
+  readonly build: Build;
+  readonly water: Water;
+  readonly outfit: Outfit;
+  readonly state: BladeState;
+  readonly speedMps: number;
+  readonly sound: SoundAsked;
+}
+
+const askMoved = ({ build, water, outfit, state, speedMps, sound }: MovedQuestion): Promise<Movers> =>
+  askCore('moversOf', [build, water, speedMps, { outfit, state, sound }]);
+
+/** What moves the sound most; null until that is worked out. */
+function useMoved(build: Build, speedMps: number): MovesShown | null {
+  const { water, outfit, system, retrieve, fish } = useDesk((state) => state.settings);
+  const state = useDesk(({ bladeState }) => bladeState);
+  const { manner, bottom, hours } = useSound();
+  const question = useMemo(
+    () => ({ build, water, outfit, state, speedMps, sound: { manner, bottom, hours, fish } }),
+    [build, water, outfit, state, speedMps, manner, bottom, hours, fish],
+  );
+  const movers = shownOf(useCore(askMoved, question));
+  return movers && { build, movers, system, speedUnit: speedUnitOf(retrieve, system) };
+}
+
 function Figure({ figure, testId }: { readonly figure: SoundFigure; readonly testId?: string }) {
-  const { name, value, unit, band, why, unsure } = figure;
+  const { name, value, unit, band, why, moves, unsure } = figure;
   return (
     <BandedReadout
       look="rows"
@@ -172,7 +203,7 @@ function Figure({ figure, testId }: { readonly figure: SoundFigure; readonly tes
       unit={unit}
       band={band}
       why={why}
-      more={unsure === '' ? [] : [unsure]}
+      more={[moves, unsure].filter((each) => each !== '')}
       {...(testId === undefined ? {} : { testId })}
     />
   );
