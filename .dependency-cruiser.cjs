@@ -14,6 +14,7 @@ const CORE_ROOMS = [
   'in-water',
   'sound',
   'predict',
+  'wear',
   'prepared',
   'judgement',
   'make',

@@ -29,6 +29,7 @@ import {
 import { predictions } from './predictions';
 import { headJson, retrieveJson } from './rides';
 import { soundJson, type WriteFile } from './sounds';
+import { readUsed, wearJson } from './wear';
 import { termWords } from '../src/words/length-words';
 
 interface CommandForm {
@@ -60,6 +61,7 @@ const COMMANDS: Readonly<Record<string, CommandForm>> = {
       'state',
     ],
   },
+  wear: { operands: 1, options: ['hours', 'fish', 'water'] },
   lengths: { operands: 1, options: [] },
   findings: { operands: 1, options: [] },
   edit: { operands: 2, options: [] },
@@ -121,6 +123,8 @@ export function runCommand(
           writeFile,
         ),
       );
+    case 'wear':
+      return json({ lure: operands[0], ...wearJson(whole(), readWater(options, readText), readUsed(options)) });
     case 'head':
       return json(headJson(whole(), options, readText));
     case 'retrieve':

@@ -120,3 +120,28 @@ describe('the sound for scripts', () => {
     expect(refused({ seed: '1.5' })).toMatch(/badSeed/);
   });
 });
+
+describe('wear for scripts', () => {
+  const wear = (options: CommandOptions, lure = LURE) =>
+    JSON.parse(runCommand('wear', [lure], options, () => '')) as {
+      readonly tie: Readonly<Record<string, unknown>> | null;
+      readonly clocks: readonly { readonly clock: string; readonly words: { readonly title: string } }[];
+    };
+
+  it('tells the tie in fish with its band, and clocks in words', () => {
+    const { tie, clocks } = wear({ hours: '20', fish: '3' });
+    expect(tie).toMatchObject({
+      outcome: 'open',
+      ring_over_it: false,
+      breaks_at: 'tie',
+      with_ring: { breaks_at: 'head' },
+    });
+    expect(clocks.map(({ clock }) => clock)).toEqual(expect.arrayContaining(['squeak', 'band', 'bait']));
+    expect(wear({}, 'demo:suvra-needle').tie).toBeNull();
+  });
+
+  it('says what would be right of hours and fish that cannot be', () => {
+    for (const options of [{ hours: '-1' }, { fish: 'many' }])
+      expect(() => wear(options)).toThrow(/is no number from 0 to/);
+  });
+});

@@ -83,3 +83,24 @@ test('at 390 px: a lure on which nothing strikes says so, and nothing runs off t
   expect(overrun).toBeLessThanOrEqual(0);
   await expectNothingForAxe(page);
 });
+
+test('what wears is one line: the tie in fish, a swivel that runs gritty, a rivet that is let spin again', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=lommer-clapper');
+  const wear = page.getByRole('region', { name: 'Wear' });
+  await expect(wear).toContainText(/line tie about \d+ fish/);
+  await bench.unfold('Wear');
+  await expect(wear.getByTestId('wear')).toContainText(/A ring forced over it makes that about \d+ fish/);
+  await expect(wear.getByTestId('wear')).toContainText('squeak 0 % worn in');
+  await wear.getByRole('slider', { name: 'In the water for' }).fill('20');
+  await expect(wear.getByTestId('wear')).toContainText('squeak 98 % worn in');
+  await wear.getByRole('slider', { name: 'Caught with it' }).fill('60');
+  await expect(wear.getByTestId('wear')).toContainText('Due: Frog');
+  await wear.getByRole('button', { name: 'Let it spin' }).click();
+  await expect(wear.getByTestId('wear')).not.toContainText('squeak');
+  await bench.button(/^Undo/).click();
+  await expect(wear.getByTestId('wear')).toContainText('squeak');
+  await expectNothingForAxe(page);
+});

@@ -3,15 +3,15 @@ import { armStiffness, BEAM_SHARE, YOUNG_PA, type Arm } from '../hydro/arm-shake
 import { addedMass } from '../hydro/added-mass';
 import { spinBlade } from '../hydro/spin-blade';
 import type { Blade } from '../parts/kinds/blade';
+import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import type { Wire } from '../parts/kinds/wire';
 import { wireMass } from '../parts/stock';
 import type { MaterialId } from '../parts/material';
 import type { Body } from './bodies';
-import { carrierRoom } from '../carriers/carrier';
+import { carrierRoom, type Carrier } from '../carriers/carrier';
 import type { CarrierSpring } from '../carriers/room';
-import { headTouch } from '../geometry/blade-on-head';
+import { touchOf } from '../geometry/blade-on-head';
 import type { Layout } from '../geometry/layout';
-import type { DeltaSeat } from '../geometry/seats';
 import type { Build, CarrierId } from '../lure/lure';
 import { laidAlong, lineKind } from '../geometry/placed';
 import { carriersOf } from '../lure/strung';
@@ -136,19 +136,17 @@ export function armCarrying(
 const TIP_FRICTION = 0.2;
 
 /**
- * What a delta blade that drags on the head is held back by on the mean round the turn, N·m; 0 of one that ticks or is clear.
- * The arm gives way by the depth δ that the tips reach in, and each lobe, on a circle of radius R, is in touch for
+ * What a delta blade that stands so far from the head, m, is held back by on the mean round the turn, N·m; 0 of one that ticks
+ * or is clear. The arm gives way by the depth δ that the tips reach in, and each lobe, on a circle of radius R, is in touch for
  * √(2δ/R)/π of a turn, pressed on the mean by two thirds of the most.
  */
-export function headDragNm(layout: Layout, seat: DeltaSeat): number {
-  const met = headTouch(layout, seat);
-  if (met?.touch !== 'dragging') return 0;
-  const { carrier } = laidAlong(layout, seat.line);
+export function headDragNm(carrier: Carrier, { spanM, lobes }: DeltaBlade, clearanceM: number): number {
+  if (touchOf(clearanceM) !== 'dragging') return 0;
   const spring = carrierRoom(carrier).spring(carrier);
   const sprung = spring && armCarrying(carrier.wire, spring, 1, 0);
   if (sprung?.outcome !== 'arm') return 0;
-  const depthM = -met.clearanceM;
-  const tipM = seat.blade.spanM / 2;
-  const inTouch = Math.min(1, (seat.blade.lobes * Math.sqrt((2 * depthM) / tipM)) / Math.PI);
+  const depthM = -clearanceM;
+  const tipM = spanM / 2;
+  const inTouch = Math.min(1, (lobes * Math.sqrt((2 * depthM) / tipM)) / Math.PI);
   return TIP_FRICTION * (2 / 3) * armStiffness(sprung.arm) * depthM * inTouch * tipM;
 }

@@ -11,6 +11,7 @@ import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoef
 import { headDragNm } from './arm';
 import { bearingOf, swivelBearing, type BladeState, type Seated } from './bearing';
 import { stateOf } from '../lure/item-state';
+import { headTouch } from '../geometry/blade-on-head';
 import { layOut, type Layout } from '../geometry/layout';
 import { outsideRadius } from '../geometry/outside-radius';
 import { laidAlong, poseOf, type Line } from '../geometry/placed';
@@ -121,7 +122,9 @@ export function spinners(
     const { item, line, blade, tipsM } = seat;
     const turner = deltaTurner(blade, waterDensityKgM3);
     const free = deltaBearing(onWire(item, blade));
-    const bearing = { ...free, steadyTorqueNm: free.steadyTorqueNm + headDragNm(layout, seat) };
+    const met = headTouch(layout, seat);
+    const dragNm = met ? headDragNm(laidAlong(layout, line).carrier, blade, met.clearanceM) : 0;
+    const bearing = { ...free, steadyTorqueNm: free.steadyTorqueNm + dragNm };
     return spinner(item, line, tipsM, 0, turner, bearing);
   });
   const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);

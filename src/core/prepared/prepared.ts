@@ -11,7 +11,7 @@ import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { depthOf, lineShape, type FishingLine } from '../hydro/towed-line';
 import type { Trim } from '../hydro/trim';
 import type { Water } from '../hydro/water';
-import type { ArmOutcome } from '../in-water/arm';
+import { headDragNm, type ArmOutcome } from '../in-water/arm';
 import { bearingOn, swivelBearing } from '../in-water/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Misfit, type Place } from '../fits/fit';
@@ -20,8 +20,9 @@ import { planingAreas } from '../in-water/planing-areas';
 import { clevisSeat, threadedSeat } from '../in-water/spinners';
 import type { Refusal } from '../lure/structure';
 import { pointOn } from '../carriers/wire-path';
+import { headClearance } from '../geometry/blade-on-head';
 import { deltaTipsM } from '../geometry/seats';
-import type { Part } from '../parts/part';
+import type { Part, PartOf } from '../parts/part';
 import { AS_ESTIMATED } from '../predict/factors';
 import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/trouble';
@@ -100,7 +101,7 @@ export class Prepared {
   private readonly places: (Place | undefined)[];
   /** Of the lure as it stands. */
   private still: { readonly arm: ArmOutcome; readonly standing: readonly Standing[] } | null = null;
-  /** Whether something turns on its nose or its tie. */
+  /** Whether something turns on its nose or its tie, or beside the head that sits there. */
   private readonly turnsAhead: boolean;
   /** The pitch of the lure as it stands, which others are near. */
   private firstPitchRad: number | null = null;
@@ -120,7 +121,9 @@ export class Prepared {
     this.weighing = new Weighing(this.assembly, workshop.rho);
     this.parts = this.assembly.items.map(({ part }) => part);
     this.places = this.parts.map(() => undefined);
-    this.turnsAhead = this.assembly.turns.some(({ slot }) => isAhead(this.assembly.reaches[slot]));
+    this.turnsAhead = this.assembly.turns.some(
+      ({ slot }) => isAhead(this.assembly.reaches[slot]) || this.parts[slot]?.kind === 'deltaBlade',
+    );
     this.figures = this.work('all', []);
     this.laying.keep();
     this.weighing.keep();
@@ -344,11 +347,24 @@ export class Prepared {
     switch (part.kind) {
       case 'filmBlade':
         return filmBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
-      case 'deltaBlade':
-        return deltaBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
+      case 'deltaBlade': {
+        const free = deltaBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
+        return { ...free, steadyTorqueNm: free.steadyTorqueNm + this.headDragNm(slot, part, laid) };
+      }
       default:
         if (holding.kind !== 'clevis') throw new Error(`bearingAt: slot ${slot} turns on a ${holding.kind}`);
         return bearingOn(onWire, clevisSeat(holding, dropM));
     }
+  }
+
+  /** What holds back a delta blade that drags on the head. */
+  private headDragNm(slot: number, part: PartOf<'deltaBlade'>, { carrier }: LaidOn): number {
+    const { laying, parts } = this;
+    const at = parts.findIndex((each) => each?.kind === 'head');
+    const head = parts[at];
+    const [first] = laying.carriers;
+    if (head?.kind !== 'head' || !first) return 0;
+    const seat = { blade: part, x0M: laying.x0M[slot] as number };
+    return headDragNm(carrier, part, headClearance(first, seat, head, laying.x0M[at] as number));
   }
 }

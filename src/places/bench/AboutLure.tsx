@@ -11,6 +11,7 @@ import { LengthsPanel } from './wire/LengthsPanel';
 import { Introduction } from './Introduction';
 import { MadeBar } from './keeping/MadeBar';
 import { NotePanel } from './keeping/NotePanel';
+import { WearPanel } from './wear/WearPanel';
 import type { StringUnit } from './string/string-units';
 import { VersionsPanel } from '@/desk/versions/VersionsPanel';
 
@@ -32,6 +33,7 @@ export const AboutLure = memo(function AboutLure({ lure, findings, unit, cuts, s
       <Inspector unit={unit} lure={lure} system={system} />
       <div>
         <LengthsPanel cuts={cuts} build={lure.build} system={system} />
+        <WearPanel build={lure.build} />
         <NotePanel lure={lure} />
         <VersionsPanel lure={lure} />
         <MadeBar lure={lure} system={system} />

@@ -1,0 +1,45 @@
+/** What `wear` answers with: the line tie in fish, and the clocks, in figures and in words. */
+import type { Lure } from '../src/core/lure/lure';
+import type { Water } from '../src/core/hydro/water';
+import { wearOf, type TieWear, type Used } from '../src/core/wear/wear';
+import type { TieLife } from '../src/core/wear/line-tie';
+import { clockWords, tieWords } from '../src/words/wear-words';
+import { readNumber, type CommandOptions } from './options';
+
+const MOST_HOURS = 10_000;
+const MOST_FISH = 10_000;
+
+export function readUsed({ hours, fish }: CommandOptions): Used {
+  return {
+    hours: hours === undefined ? 0 : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
+    fish: fish === undefined ? 0 : readNumber('badFish', fish, 'number', 0, MOST_FISH),
+  };
+}
+
+/** @param used hours in the water and fish since it was made */
+export function wearJson(lure: Lure, water: Water, used: Used) {
+  const { tie, clocks } = wearOf(lure.build, water, used);
+  return {
+    hours: used.hours,
+    fish: used.fish,
+    tie: tie && { ...tieJson(tie), words: tieWords(tie) },
+    clocks: clocks.map((clock) => ({ ...clock, words: clockWords(clock, lure.build) })),
+  };
+}
+
+function tieJson(tie: TieWear) {
+  if (tie.outcome !== 'open') return tie;
+  const { outcome, carrier, isRinged, life, otherwise, used } = tie;
+  return {
+    outcome,
+    carrier,
+    ring_over_it: isRinged,
+    ...lifeJson(life),
+    used_share: used,
+    [isRinged ? 'without_ring' : 'with_ring']: lifeJson(otherwise),
+  };
+}
+
+function lifeJson({ fish: { value, low, high }, at }: TieLife) {
+  return { lasts_fish: value, lasts_fish_spread: [low, high], breaks_at: at };
+}

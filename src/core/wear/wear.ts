@@ -1,0 +1,155 @@
+/**
+ * What wears on a lure, and what of it is due first: its line tie in fish, and clocks that hours and fish move. Each clock
+ * says what it takes from the lure, where the core can say it, and the edit that mends it, where there is one.
+ */
+import { isTie } from '../carriers/bent-wire';
+import type { Water } from '../hydro/water';
+import type { Edit } from '../lure/edit';
+import { stateOf } from '../lure/item-state';
+import { childrenOf, spotOf, type Build, type CarrierId, type ItemId } from '../lure/lure';
+import { carriersOf } from '../lure/strung';
+import type { SwivelCondition } from '../parts/kinds/swivel';
+import { stallSpeeds } from '../predict/stalls';
+import { wornIn } from '../sound/drive';
+import { isTieMaterial, tieLife, type TieLife } from './line-tie';
+
+/** What has been done with it since it was made. */
+export interface Used {
+  readonly hours: number;
+  readonly fish: number;
+}
+
+export type TieWear =
+  | {
+      readonly outcome: 'open';
+      readonly carrier: CarrierId;
+      readonly isRinged: boolean;
+      readonly life: TieLife;
+      /** The same with a ring over it, or without the one that is on it. */
+      readonly otherwise: TieLife;
+      /** Of its life, what the fish so far have taken; above 1 it is overdue. */
+      readonly used: number;
+    }
+  /** A coil does not open: the wire goes at the head or at the bend of its arm. */
+  | { readonly outcome: 'closed'; readonly carrier: CarrierId }
+  | { readonly outcome: 'outsideModel'; readonly carrier: CarrierId; readonly material: string };
+
+export type Clock =
+  /** A fixed rivet wears in: its squeak, of all it will be. */
+  | { readonly clock: 'squeak'; readonly item: ItemId; readonly wornIn: number; readonly edits: readonly Edit[] }
+  | {
+      readonly clock: 'swivel';
+      readonly item: ItemId;
+      readonly condition: SwivelCondition;
+      /** By how much sooner a blade behind it stops than behind a free one, m/s; null where none turns behind it. */
+      readonly stallsSoonerMps: number | null;
+      readonly edits: readonly Edit[];
+    }
+  /** A rubber band, of its life. */
+  | { readonly clock: 'band'; readonly item: ItemId; readonly used: number; readonly edits: readonly Edit[] }
+  /** Soft bait, of the fish it takes. */
+  | { readonly clock: 'bait'; readonly item: ItemId; readonly used: number; readonly edits: readonly Edit[] };
+
+export interface Wear {
+  /** Null of a lure without a bent line tie. */
+  readonly tie: TieWear | null;
+  readonly clocks: readonly Clock[];
+}
+
+/** When a swivel that is not rinsed runs gritty, and when rusty, h. Trade estimates. */
+const GRITTY_AFTER_H = 25;
+const RUSTY_AFTER_H = 80;
+/** How long a rubber band holds in sun and water, h. Trade estimate. */
+const BAND_LASTS_H = 60;
+/** Fish that a soft bait takes before it slides down. Trade estimate. */
+const BAIT_LASTS_FISH = 4;
+
+/** What is worn of a lure after so many hours and fish, as it stands. */
+export function wearOf(build: Build, water: Water, used: Used): Wear {
+  return { tie: tieWear(build, used), clocks: clocksOf(build, water, used) };
+}
+
+function tieWear(build: Build, { fish }: Used): TieWear | null {
+  for (const { id, carrier } of carriersOf(build)) {
+    if (carrier.kind !== 'bentWire') continue;
+    const section = carrier.sections.find(isTie);
+    if (!section) continue;
+    if (section.section !== 'bend') return { outcome: 'closed', carrier: id };
+    const { material, diameterM } = carrier.wire;
+    if (!isTieMaterial(material)) return { outcome: 'outsideModel', carrier: id, material };
+    const { insideRadiusM, angleRad } = section;
+    const tie = { wireM: diameterM, material, insideRadiusM, roundRad: Math.max(0.2, Math.abs(angleRad)) };
+    const isRinged = childrenOf(build, spotOf(id, 'tie')).some(({ part }) => part.kind === 'splitRing');
+    const life = tieLife(tie, isRinged);
+    return {
+      outcome: 'open',
+      carrier: id,
+      isRinged,
+      life,
+      otherwise: tieLife(tie, !isRinged),
+      used: fish / life.fish.value,
+    };
+  }
+  return null;
+}
+
+function clocksOf(build: Build, water: Water, { hours, fish }: Used): Clock[] {
+  return Object.values(build.items).flatMap((item): Clock[] => {
+    const { id, part } = item;
+    const mended = (state: NonNullable<typeof item.state>): Edit[] => [
+      { kind: 'adjust', item: id, changes: { state } },
+    ];
+    switch (part.kind) {
+      case 'rivet': {
+        const { fixing } = stateOf(item, 'rivet');
+        if (fixing === 'free') return [];
+        return [
+          { clock: 'squeak', item: id, wornIn: wornIn(fixing, hours), edits: mended({ of: 'rivet', fixing: 'free' }) },
+        ];
+      }
+      case 'swivel': {
+        const { condition: now } = stateOf(item, 'swivel');
+        const by = worse(now, hours);
+        if (by === 'free') return [];
+        // Of one that hours have worn, the lure knows nothing yet.
+        const free = now === 'free' ? [] : mended({ of: 'swivel', condition: 'free' });
+        return [
+          { clock: 'swivel', item: id, condition: by, stallsSoonerMps: soonerBy(build, water, id, by), edits: free },
+        ];
+      }
+      case 'skirt':
+        return part.material === 'rubber' ? [{ clock: 'band', item: id, used: hours / BAND_LASTS_H, edits: [] }] : [];
+      case 'trailer':
+        return [{ clock: 'bait', item: id, used: fish / BAIT_LASTS_FISH, edits: [] }];
+      default:
+        return [];
+    }
+  });
+}
+
+/** The condition it is in, or the one that so many hours bring, whichever is worse. */
+function worse(now: SwivelCondition, hours: number): SwivelCondition {
+  if (now === 'rusty' || hours >= RUSTY_AFTER_H) return 'rusty';
+  return now === 'gritty' || hours >= GRITTY_AFTER_H ? 'gritty' : 'free';
+}
+
+function soonerBy(build: Build, water: Water, swivel: ItemId, condition: SwivelCondition): number | null {
+  const keeps = (each: SwivelCondition) => {
+    const item = build.items[swivel];
+    if (!item) return null;
+    const state = { of: 'swivel', condition: each } as const;
+    const stalls = stallSpeeds({ ...build, items: { ...build.items, [swivel]: { ...item, state } } }, water);
+    return stalls.map(
+      ({ station, stall }) => [station, stall.outcome === 'stalls' ? stall.keepsMps.value : null] as const,
+    );
+  };
+  const [free, worn] = [keeps('free'), keeps(condition)];
+  const sooner = (free ?? []).flatMap(([station, mps]) => {
+    const then = worn?.find(([other]) => other === station)?.[1] ?? null;
+    return mps === null || then === null || then - mps < LEAST_SOONER_MPS ? [] : [then - mps];
+  });
+  return sooner.length > 0 ? Math.max(...sooner) : null;
+}
+
+/** Less is no difference. */
+const LEAST_SOONER_MPS = 0.005;

@@ -1,0 +1,90 @@
+/** What wears on a lure in words: what is due first, what it takes, and what to do. */
+import { itemOf, type Build } from '../core/lure/lure';
+import type { Clock, TieWear } from '../core/wear/wear';
+import type { TieLife } from '../core/wear/line-tie';
+import { decimalText } from '../core/units/write';
+import { partTitle } from './part-words';
+
+export interface WearSentence {
+  /** What wears, and how far it has come. */
+  readonly title: string;
+  /** What that means and what to do. */
+  readonly why: string;
+}
+
+/** `about 12 fish (3 to 50)` */
+export function fishWords({ fish: { value, low, high } }: TieLife): string {
+  return `about ${count(value)} fish (${count(low)} to ${count(high)})`;
+}
+
+function count(fish: number): string {
+  if (fish >= 1000) return 'over 1000';
+  return fish < 1 ? 'less than 1' : decimalText(fish, 0);
+}
+
+const AT = { tie: 'in the bend of its tie', head: 'where the wire leaves the head' } as const;
+
+/** A closed or an open tie: what each school says. */
+export const TIE_SCHOOLS =
+  'Some close the tie, so that no knot slides out of place; others leave it open, since a closed one can pinch the line. A good knot, tied again after each fish, is what both ask for.';
+
+export function tieWords(tie: TieWear): WearSentence {
+  switch (tie.outcome) {
+    case 'open': {
+      const { life, otherwise, isRinged } = tie;
+      const other = isRinged
+        ? `Without the ring over it: ${fishWords(otherwise)}.`
+        : `A ring forced over it makes that ${fishWords(otherwise)}; it then breaks ${AT[otherwise.at]}.`;
+      return {
+        title: `Line tie lasts ${fishWords(life)}`,
+        why: `Each fish opens and closes it; it breaks ${AT[life.at]}. ${other} Bending it straight after a fish counts as one more. ${TIE_SCHOOLS}`,
+      };
+    }
+    case 'closed':
+      return {
+        title: 'Line tie closed: it does not open',
+        why: `The wire goes first where it leaves the head, or at the bend of its arm. ${TIE_SCHOOLS}`,
+      };
+    case 'outsideModel':
+      return {
+        title: 'Life of the line tie cannot be said',
+        why: `Nothing is known of how ${tie.material} wire tires. Stainless and spring steel are.`,
+      };
+  }
+}
+
+export function clockWords(clock: Clock, build: Build): WearSentence {
+  const name = partTitle(itemOf(build, clock.item).part);
+  switch (clock.clock) {
+    case 'squeak':
+      return {
+        title: `${name}: squeak ${percent(clock.wornIn)} worn in`,
+        why: 'It grows with the hours it rubs. Let the rivet spin again to have it silent.',
+      };
+    case 'swivel': {
+      const sooner = clock.stallsSoonerMps;
+      const effect =
+        sooner === null
+          ? 'No blade turns behind it.'
+          : `The blade behind it stops ${decimalText(sooner, 2)} m/s earlier.`;
+      return {
+        title: `${name}: ${clock.condition}`,
+        why: `${effect} Rinse and dry it after each day, or put a free one in its place.`,
+      };
+    }
+    case 'band':
+      return {
+        title: `${name}: ${percent(clock.used)} of its life`,
+        why: 'Rubber perishes in sun and water: stretch it once before a trip, and tie or wire the skirt if it cracks.',
+      };
+    case 'bait':
+      return {
+        title: `${name}: ${percent(clock.used)} of its fish`,
+        why: 'A torn one slides down: thread it on afresh further back, or take a new one.',
+      };
+  }
+}
+
+function percent(share: number): string {
+  return share > 1 ? 'past the end' : `${Math.round(share * 100)} %`;
+}
