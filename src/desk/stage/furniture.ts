@@ -3,7 +3,7 @@ import { polygonOf, type Polygon } from '@/drawing/labels/ground';
 import { RULE_PX, type StageView } from '@/drawing/stage-view';
 import { FIGURE_LINE_PX } from './stage-room';
 
-const TOOLS_PX = { width: 48, height: 190 };
+const TOOLS_PX = { width: 48, height: 292 };
 
 export function furniture({ widthPx, heightPx }: StageView): Polygon[] {
   return [
