@@ -11,7 +11,7 @@ import {
   type SoundsSaid,
 } from '../src/core/predict/sound';
 import type { Water } from '../src/core/hydro/water';
-import { BOTTOMS } from '../src/core/sound/contacts';
+import { BOTTOMS } from '../src/core/sound/contact';
 import { FISH_GROUPS } from '../src/core/sound/fish-ears';
 import { MANNERS } from '../src/core/sound/motion';
 import { LEAST_SECONDS, MOST_SECONDS, renderLoop } from '../src/core/sound/render';

@@ -4,7 +4,7 @@ import { LAKE_WATER, waterViscosity } from '@/core/hydro/water';
 import type { Lure } from '@/core/lure/lure';
 import { lureInWater } from '@/core/predict/lure-in-water';
 import { soundAsEstimated, USUAL_SOUND, type SoundAsked } from '@/core/predict/sound';
-import type { ContactKind } from '@/core/sound/contacts';
+import type { ContactKind } from '@/core/sound/contact';
 import type { ContactHeard, Heard } from '@/core/sound/heard';
 import { between, centroidOf, PEOPLE_HZ, type Bands } from '@/core/sound/radiation';
 

@@ -3,9 +3,6 @@ import { never } from '../core/never';
 import { GRAVITY_MPS2 } from '../core/hydro/water';
 import type { ArmOutcome } from '../core/in-water/arm';
 import { itemOf, type Build } from '../core/lure/lure';
-import type { SharedKey } from '../core/predict/factors';
-import type { SoundFactor } from '../core/predict/sound';
-import type { SoundKey } from '../core/sound/motion';
 import type { Lever, MovedOutput, Mover, Movers } from '../core/predict/movers';
 import {
   referenceThumpNs,
@@ -20,6 +17,7 @@ import type { Centre } from '../core/predict/centres';
 import { UNITS } from '../core/units/quantity';
 import { decimalText, inUnit, pullInWeight, showLength, showMass, type UnitSystem } from '../core/units/write';
 import { capital } from './capital';
+import { unsureWords } from './factor-words';
 import { partTitle } from './part-words';
 import { READOUT_WHY, type SpeedUnit } from './spin-words';
 
@@ -354,52 +352,4 @@ function leverWords(lever: Lever, build: Build): string {
     default:
       return LEVER_WORDS[lever.lever];
   }
-}
-
-const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
-  mass: 'what the parts really weigh',
-  hardDrag: 'drag of head, beads and hooks',
-  softDrag: 'drag of skirt, trailer and dressing',
-  wireDrag: 'drag of the wire',
-  flutter: 'drag of a blade that hangs still',
-  lift: 'lift of head and body',
-  lineDrag: 'drag of the line',
-  armStiffness: 'stiffness of the arm',
-  carriedWater: 'water the blades carry along',
-  armDamping: 'damping of the arm',
-  fling: 'what fling is left over after the push of the water',
-  moment: 'how far out the blade pulls',
-  towardsStream: 'which way the blade pulls',
-  carries: 'how much of its weight the blade carries',
-  kick: 'how hard the blade kicks',
-  rub: 'rub of the bearings',
-  flapping: 'how freely its blade flaps',
-  turnsWhich: 'which way its blade turns',
-  sideways: 'how much a surface blade paddles aside',
-  planing: 'lift at the surface',
-  fall: 'how it lies as it falls',
-};
-const SOUND_FACTOR_WORDS: Readonly<Record<SoundKey, string>> = {
-  approach: 'how fast the pieces come together',
-  roundness: 'how round they are where they strike',
-  ring: 'how much of its ring a plate gives off',
-  loss: 'how fast a ring dies away',
-  slip: 'how hard it slips',
-  flow: 'roar of the water',
-};
-const BLADE_FACTOR_WORDS = {
-  setAngleRad: 'set',
-  flapFactor: 'flap',
-  edgeDrag: 'edge drag',
-} as const;
-
-/** `Least known: edge drag and flap of the blade; drag of the line.` */
-export function unsureWords(factors: readonly SoundFactor[], build: Build): string {
-  const isOne = new Set(factors.flatMap((factor) => (factor.of === 'blade' ? [factor.station] : []))).size < 2;
-  const words = factors.map((factor) => {
-    if (factor.of === 'shared') return FACTOR_WORDS[factor.key];
-    if (factor.of === 'sound') return SOUND_FACTOR_WORDS[factor.key];
-    return `${BLADE_FACTOR_WORDS[factor.key]} of the ${isOne ? 'blade' : partTitle(itemOf(build, factor.station).part)}`;
-  });
-  return words.length === 0 ? '' : `Least known: ${words.join('; ')}.`;
 }

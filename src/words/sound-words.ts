@@ -2,14 +2,15 @@
 import { itemOf, type Build } from '../core/lure/lure';
 import type { ContactPrediction, SoundOutput, SoundPrediction, SoundSaid } from '../core/predict/sound';
 import type { Apart } from '../core/predict/sounds-apart';
-import type { Bottom, Contact, ContactKind } from '../core/sound/contacts';
+import type { Bottom, Contact, ContactKind } from '../core/sound/contact';
 import type { Quiet } from '../core/sound/drive';
 import { FISH_EARS, type FishGroup } from '../core/sound/fish-ears';
 import type { Manner } from '../core/sound/motion';
 import { decimalText } from '../core/units/write';
 import { capital } from './capital';
 import { partTitle } from './part-words';
-import { movesWords, unsureWords, type MovesShown } from './ride-words';
+import { unsureWords } from './factor-words';
+import { movesWords, type MovesShown } from './ride-words';
 
 export type Sounded = Extract<SoundPrediction, { readonly whole: unknown }>;
 

@@ -7,7 +7,8 @@ import { USUAL_OUTFIT } from '../hydro/outfit';
 import { REFERENCE_SPEED_MPS } from '../hydro/spin-blade';
 import { LAKE_WATER, waterViscosity } from '../hydro/water';
 import { buildSchema, type ItemId } from '../lure/lure';
-import { contactsOf, type Bottom, type Contact } from '../sound/contacts';
+import { type Bottom, type Contact } from '../sound/contact';
+import { contactsOf } from '../sound/contacts';
 import { FISH_EARS, LATERAL_LINE_HZ, type FishGroup } from '../sound/fish-ears';
 import { hear, type ContactHeard, type Heard } from '../sound/heard';
 import {

@@ -14,7 +14,7 @@
  *   contact drives its mass m over its share of the play: √(2 (N/m) p), and not faster than the lure itself.
  */
 import { GRAVITY_MPS2 } from '../hydro/water';
-import type { Contact, Driven } from './contacts';
+import type { Contact, Driven } from './contact';
 import type { Motion, TurningBlade } from './motion';
 
 /** Blows at a mean rate and speed. */

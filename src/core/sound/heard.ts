@@ -3,11 +3,19 @@
  * blades and the roar of the water. Everything is a force on the water (radiation.ts); levels are sums over bands.
  */
 import type { ItemId } from '../lure/lure';
-import type { Contact } from './contacts';
+import type { Contact } from './contact';
 import { driveOf, type Knocks, type Quiet, type Rub, type Squeak } from './drive';
 import { pulseSpectrum, strike, type Blow } from './impact';
 import type { Motion } from './motion';
-import { BAND_MIDDLES_HZ, BAND_PRESSURES, BAND_WIDTHS_HZ, bandOf, noBands, pressurePerN, type Bands } from './radiation';
+import {
+  BAND_MIDDLES_HZ,
+  BAND_PRESSURES,
+  BAND_WIDTHS_HZ,
+  bandOf,
+  noBands,
+  pressurePerN,
+  type Bands,
+} from './radiation';
 import { notesOf } from './ringing';
 
 /** A note that a blow leaves. */

@@ -10,7 +10,8 @@ import { BandedReadout } from '@/ui/BandedReadout';
 import { ReadingForm } from './ReadingForm';
 import { partTitle } from '@/words/part-words';
 import type { BladeOutput } from '@/core/predict/movers';
-import { movesWords, unsureWords, type RideShown } from '@/words/ride-words';
+import { unsureWords } from '@/words/factor-words';
+import { movesWords, type RideShown } from '@/words/ride-words';
 import { chanceWords, keepsFigure, outcomeWords, READOUT_WHY, type SpeedUnit } from '@/words/spin-words';
 
 export interface BladeFiguresProps {

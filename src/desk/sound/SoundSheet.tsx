@@ -9,7 +9,7 @@ import type { BladeState } from '@/core/in-water/bearing';
 import type { Build, Lure } from '@/core/lure/lure';
 import type { Movers } from '@/core/predict/movers';
 import type { ContactPrediction, SoundAsked, SoundOutput } from '@/core/predict/sound';
-import { BOTTOMS } from '@/core/sound/contacts';
+import { BOTTOMS } from '@/core/sound/contact';
 import { FISH_GROUPS } from '@/core/sound/fish-ears';
 import { MANNERS } from '@/core/sound/motion';
 import { SoundPicture } from '@/drawing/SoundPicture';

@@ -2,7 +2,7 @@
 import { create } from 'zustand';
 import type { Build } from '@/core/lure/lure';
 import type { SoundPrediction } from '@/core/predict/sound';
-import type { Bottom } from '@/core/sound/contacts';
+import type { Bottom } from '@/core/sound/contact';
 import type { Manner } from '@/core/sound/motion';
 import type { Asked } from '../figures/use-core';
 
