@@ -14,7 +14,7 @@ import { useDesk } from '../desk-state';
 import { shownOf, useCore, useLearnt, type Asked } from '../figures/use-core';
 import { retrieveSpeed } from '../speed';
 import { LoopPlayer } from './loop-player';
-import { useSound, type SoundAnswer } from './sound-state';
+import { forgetSound, useSound, type SoundAnswer } from './sound-state';
 
 const LOOP_S = 4;
 /** The same every time, so that only what is changed sounds otherwise. */
@@ -80,9 +80,9 @@ export function SoundKeeper({ build }: { readonly build: Build }) {
   useEffect(() => {
     player.current ??= new LoopPlayer();
     return () => {
-      player.current?.stop();
+      player.current?.close();
       player.current = null;
-      useSound.setState({ isPlaying: false, now: null, other: null });
+      forgetSound();
     };
   }, []);
   const [nowLoop, otherLoop] = [shownOf(now)?.loop ?? null, (against && shownOf(other)?.loop) ?? null];

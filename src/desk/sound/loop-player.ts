@@ -63,6 +63,14 @@ export class LoopPlayer {
     void this.context?.suspend();
   }
 
+  /** Gives back what the browser lends: a page can have few of them. */
+  close() {
+    this.stop();
+    void this.context?.close();
+    this.context = null;
+    this.master = null;
+  }
+
   private opened(): { readonly context: AudioContext; readonly master: GainNode } {
     this.context ??= new AudioContext();
     if (!this.master) {

@@ -52,6 +52,11 @@ export const useSound = create<SoundState>(() => ({
   other: null,
 }));
 
+/** What is of one lure goes with it: another is not played unasked. */
+export function forgetSound() {
+  useSound.setState({ isPlaying: false, alone: null, without: [], against: null, side: 'now', now: null, other: null });
+}
+
 export function togglePlaying() {
   useSound.setState(({ isPlaying }) => ({ isPlaying: !isPlaying }));
 }
