@@ -18,6 +18,8 @@ import { part } from '@/testing/lures';
 
 const speed = fc.double({ min: 0.2, max: 2, noNaN: true });
 const SECONDS = 1;
+/** What is measured stands on a page: the same lures every time. */
+const SEED = 20261129;
 
 function meanSquare(loop: Float32Array, from = 0, to = loop.length): number {
   let sum = 0;
@@ -58,7 +60,7 @@ describe('the sound of any lure', () => {
           expect(loop.every((value) => Number.isFinite(value))).toBe(true);
         },
       ),
-      { numRuns: 120 },
+      { numRuns: 120, seed: SEED },
     );
     expect(sounding).toBeGreaterThan(100);
     expect(quiet).toBeGreaterThan(20);
@@ -84,7 +86,7 @@ describe('the sound of any lure', () => {
           worst = Math.max(worst, outW / broughtW);
         }
       }),
-      { numRuns: 150 },
+      { numRuns: 150, seed: SEED },
     );
     expect(worst).toBeGreaterThan(0);
     expect(worst).toBeLessThan(0.1);
