@@ -140,45 +140,48 @@ function addRing(samples: Float32Array, hz: number, pascal: number, lossFactor: 
   const theta = (2 * Math.PI * hz) / SAMPLE_RATE_HZ;
   const r = Math.exp((-Math.PI * hz * lossFactor) / SAMPLE_RATE_HZ);
   const [a, b] = [2 * r * Math.cos(theta), r * r];
-  let [last, now] = [0, pascal * Math.sin(theta)];
+  let last = 0;
+  let now = pascal * Math.sin(theta);
   for (let i = from; i < samples.length; i++) {
     samples[i] = (samples[i] as number) + now;
-    [last, now] = [now, a * now - b * last];
+    const next = a * now - b * last;
+    last = now;
+    now = next;
   }
 }
 
 /** A note of whole waves in the loop, swelling and fading whole times. @param phase in turns */
 function addNote(loop: Float32Array, hz: number, pascal: number, swellsHz: number, phase: number) {
-  const around = (2 * Math.PI) / loop.length;
-  const waves = Math.max(1, Math.round((hz * loop.length) / SAMPLE_RATE_HZ)) * around;
-  const swells = wholeSwells(loop, swellsHz);
-  const wave = turner(waves, 2 * Math.PI * phase);
-  const swell = turner(swells, 0);
+  const waves = (Math.max(1, Math.round((hz * loop.length) / SAMPLE_RATE_HZ)) * 2 * Math.PI) / loop.length;
+  const strengths = swellsOf(loop.length, swellsHz);
+  // Sine and cosine of an angle that grows by the same step, turned on instead of worked out.
+  const [stepCos, stepSin] = [Math.cos(waves), Math.sin(waves)];
+  let c = Math.cos(2 * Math.PI * phase);
+  let s = Math.sin(2 * Math.PI * phase);
   for (let i = 0; i < loop.length; i++) {
-    const strength = swells > 0 ? (1 - swell.cos()) / 2 : 1;
-    loop[i] = (loop[i] as number) + pascal * strength * wave.sin();
-    wave.next();
-    if (swells > 0) swell.next();
+    const strength = strengths ? (strengths[i] as number) : 1;
+    loop[i] = (loop[i] as number) + pascal * strength * s;
+    const next = c * stepCos - s * stepSin;
+    s = s * stepCos + c * stepSin;
+    c = next;
   }
 }
 
-/** Swells a sample, in radians, so that whole ones fit the loop; 0 of what is steady. */
-function wholeSwells(loop: Float32Array, swellsHz: number): number {
-  if (!(swellsHz > 0)) return 0;
-  return (Math.max(1, Math.round((swellsHz * loop.length) / SAMPLE_RATE_HZ)) * 2 * Math.PI) / loop.length;
-}
-
-/** Sine and cosine of an angle that grows by the same step, turned on instead of worked out. */
-function turner(step: number, from: number) {
+/** How strong each sample is of what swells and fades whole times in a loop; null of what is steady. */
+function swellsOf(count: number, swellsHz: number): Float64Array | null {
+  if (!(swellsHz > 0)) return null;
+  const step = (Math.max(1, Math.round((swellsHz * count) / SAMPLE_RATE_HZ)) * 2 * Math.PI) / count;
+  const strengths = new Float64Array(count);
   const [stepCos, stepSin] = [Math.cos(step), Math.sin(step)];
-  let [c, s] = [Math.cos(from), Math.sin(from)];
-  return {
-    cos: () => c,
-    sin: () => s,
-    next: () => {
-      [c, s] = [c * stepCos - s * stepSin, s * stepCos + c * stepSin];
-    },
-  };
+  let c = 1;
+  let s = 0;
+  for (let i = 0; i < count; i++) {
+    strengths[i] = (1 - c) / 2;
+    const next = c * stepCos - s * stepSin;
+    s = s * stepCos + c * stepSin;
+    c = next;
+  }
+  return strengths;
 }
 
 /** How much of the loop's end is run through the filters first, so that its beginning follows on it. */
@@ -195,19 +198,19 @@ function addNoise(loop: Float32Array, { forceN, upToHz, swellsHz }: NoiseHeard, 
   // Mean square of what two poles leave of white noise of one: (1 − k)⁴ (1 + k²)/(1 − k²)³.
   const left = ((1 - keep) ** 4 * (1 + keep ** 2)) / (1 - keep ** 2) ** 3;
   const gain = forceN * Math.sqrt(3 / left);
-  const swells = wholeSwells(loop, swellsHz);
-  const swell = turner(swells, 0);
-  let [first, second, before] = [0, 0, 0];
+  const strengths = swellsOf(count, swellsHz);
+  let first = 0;
+  let second = 0;
+  let before = 0;
   for (let i = -Math.min(RUN_IN, count); i < count; i++) {
     const from = i < 0 ? i + count : i;
     first = keep * first + (1 - keep) * (white[from] as number);
     second = keep * second + (1 - keep) * first;
     const force = gain * second;
     if (i >= 0) {
-      const strength = swells > 0 ? (1 - swell.cos()) / 2 : 1;
+      const strength = strengths ? (strengths[i] as number) : 1;
       const pascal = (force - before) * SAMPLE_RATE_HZ * BY_CHANGE + force * BY_FORCE;
       loop[i] = (loop[i] as number) + strength * pascal;
-      if (swells > 0) swell.next();
     }
     before = force;
   }
