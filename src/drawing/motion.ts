@@ -6,7 +6,7 @@ import { stateOf } from '../core/lure/item-state';
 import type { Line } from '../core/geometry/placed';
 import type { ItemId } from '../core/lure/lure';
 import type { DeltaSeat, FilmSeat, SpinSeat } from '../core/geometry/seats';
-import { PATTERNS } from '../core/parts/blade-pattern';
+import { usualSpreadRad } from '../core/parts/blade-pattern';
 import { bladeReach } from '../core/parts/outline';
 import type { PartOf } from '../core/parts/part';
 import { doesTurn, type SpinPrediction } from '../core/predict/spin';
@@ -66,7 +66,7 @@ export function motionsOf(
       flipped: item.flipped,
       rateHz: at?.rateHz.value ?? 0,
       spreadRad: at?.spreadRad.value ?? HANGING_SPREAD_RAD,
-      usualSpreadRad: (PATTERNS[blade.pattern].reference.spreadDeg * Math.PI) / 180,
+      usualSpreadRad: usualSpreadRad(blade.pattern),
       setAngleRad: referenceCoefficients(blade.pattern).setAngleRad,
       phasesRad: [0],
     };

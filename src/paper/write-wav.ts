@@ -1,6 +1,6 @@
 /** A loop of sound as a WAV file: 48 kHz, 16 bit, one channel, with what it is of in its INFO chunk. */
 import * as wavefile from 'wavefile';
-import { SAMPLE_RATE_HZ } from '../core/sound/render';
+import { peakOf, SAMPLE_RATE_HZ } from '../core/sound/render';
 
 /** The bundler finds the class on the module, node one step further in. */
 const { WaveFile } = 'WaveFile' in wavefile ? wavefile : (wavefile as { readonly default: typeof wavefile }).default;
@@ -18,7 +18,7 @@ export interface WavOf {
 
 /** @param loop Pa; @returns the file, and the pressure that its full scale stands for, Pa */
 export function writeWav(loop: Float32Array, { lure, version, drawn }: WavOf): Uint8Array<ArrayBuffer> {
-  const most = loop.reduce((peak, each) => Math.max(peak, Math.abs(each)), 0);
+  const most = peakOf(loop);
   const gain = most > 0 ? PEAK / most : 0;
   const samples = Int16Array.from(loop, (each) => Math.round(each * gain * FULL));
   const wav = new WaveFile();

@@ -13,7 +13,7 @@ export interface SlideFieldProps {
   /** While it is slid; what is shown then is not yet done. */
   readonly onSlide: (value: number) => void;
   /** When it is let go. */
-  readonly onSettle: () => void;
+  readonly onSettle?: () => void;
 }
 
 /** A slider that shows what it would do while it moves and does it once it is let go. */

@@ -13,7 +13,7 @@ import type { DeltaSeat } from './seats';
 export type Touch = 'free' | 'ticking' | 'dragging';
 
 /** Between these a tip ticks the head once a lobe: more is air, less drags and stalls. Trade estimates. */
-export const TICKS_WITHIN_M = 0.0004;
+const TICKS_WITHIN_M = 0.0004;
 const DRAGS_BEYOND_M = 0.0008;
 
 /** What a blade does that stands this far from what it may meet, m; below zero by how far it reaches in. */
@@ -47,6 +47,10 @@ export function headOutline(layout: Layout): { readonly item: Item; readonly out
   return { item: placed.item, outline: outlineOf(placed.item.part, layout.lines.head, placed.x0M) };
 }
 
+function toOutline(layout: Pick<Layout, 'lines'>, seat: DeltaPlace, outline: readonly PlanePoint[]): number {
+  return outlineToOutline(deltaOutline(layout, seat), outline);
+}
+
 /** How far a delta blade stands from a head that begins here, m; below zero by how far it reaches in. */
 export function headClearance(
   layout: Pick<Layout, 'lines'>,
@@ -54,7 +58,7 @@ export function headClearance(
   head: PartOf<'head'>,
   headX0M: number,
 ): number {
-  return outlineToOutline(deltaOutline(layout, seat), outlineOf(head, layout.lines.head, headX0M));
+  return toOutline(layout, seat, outlineOf(head, layout.lines.head, headX0M));
 }
 
 /** The head beside a delta blade, how far that stands from it, m, and what it then does; null without a head. */
@@ -62,8 +66,8 @@ export function headTouch(
   layout: Layout,
   seat: DeltaPlace,
 ): { readonly head: Item; readonly clearanceM: number; readonly touch: Touch } | null {
-  const placed = layout.off.find(({ item }) => item.part.kind === 'head');
-  if (placed?.item.part.kind !== 'head') return null;
-  const clearanceM = headClearance(layout, seat, placed.item.part, placed.x0M);
-  return { head: placed.item, clearanceM, touch: touchOf(clearanceM) };
+  const head = headOutline(layout);
+  if (!head) return null;
+  const clearanceM = toOutline(layout, seat, head.outline);
+  return { head: head.item, clearanceM, touch: touchOf(clearanceM) };
 }

@@ -43,7 +43,7 @@ export function deltaSpinBlade(
   };
 }
 
-/** The bearing of a delta blade on its wire, from that of whatever turns there. */
-export function deltaBearing(bearing: Bearing): Bearing {
-  return { ...bearing, dropM: 0, steadyTorqueNm: bearing.steadyTorqueNm + EAR_RUB_NM };
+/** The bearing of a delta blade on its wire, from that of whatever turns there. @param dragNm of what else it drags on, N·m */
+export function deltaBearing(bearing: Bearing, dragNm = 0): Bearing {
+  return { ...bearing, dropM: 0, steadyTorqueNm: bearing.steadyTorqueNm + EAR_RUB_NM + dragNm };
 }

@@ -1,5 +1,5 @@
 /** What turns, as the spin model takes it, in its place and on its bearing. */
-import { PATTERNS } from '../parts/blade-pattern';
+import { usualSpreadRad } from '../parts/blade-pattern';
 import type { Blade } from '../parts/kinds/blade';
 import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import type { FilmBlade } from '../parts/kinds/film-blade';
@@ -40,10 +40,6 @@ export interface Spinner {
 /** Share of a blade's reach at which it meets the water it is driven by. Trade estimate. */
 export const DRIVEN_AT = 0.65;
 
-function usualSpread({ pattern }: Blade): number {
-  return (PATTERNS[pattern].reference.spreadDeg * Math.PI) / 180;
-}
-
 /** A part that turns, as the spin model takes it wherever it sits. */
 export interface Turner {
   readonly nominal: ReferenceCoefficients;
@@ -60,7 +56,7 @@ export function hungTurner(blade: Blade, waterDensityKgM3: number): Turner {
   return {
     nominal,
     blade: (coefficients) => ({ ...prepared, coefficients: bladeCoefficients(blade, coefficients) }),
-    reachesM: DRIVEN_AT * prepared.reachM * Math.sin(usualSpread(blade)),
+    reachesM: DRIVEN_AT * prepared.reachM * Math.sin(usualSpreadRad(blade.pattern)),
   };
 }
 
@@ -121,11 +117,9 @@ export function spinners(
   const deltas = deltaSeats(layout).map((seat): Spinner => {
     const { item, line, blade, tipsM } = seat;
     const turner = deltaTurner(blade, waterDensityKgM3);
-    const free = deltaBearing(onWire(item, blade));
     const met = headTouch(layout, seat);
     const dragNm = met ? headDragNm(laidAlong(layout, line).carrier, blade, met.clearanceM) : 0;
-    const bearing = { ...free, steadyTorqueNm: free.steadyTorqueNm + dragNm };
-    return spinner(item, line, tipsM, 0, turner, bearing);
+    return spinner(item, line, tipsM, 0, turner, deltaBearing(onWire(item, blade), dragNm));
   });
   const all = [...hung, ...films, ...deltas].sort((a, b) => a.placeM - b.placeM);
   if (state !== 'collapsedGap') return all;

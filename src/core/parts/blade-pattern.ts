@@ -104,3 +104,8 @@ export const PATTERNS: Readonly<Record<BladePattern, PatternFacts>> = {
     [1.72, 34, 0.36],
   ),
 };
+
+/** The spread that a blade of this pattern usually turns at, rad: that of its reference. */
+export function usualSpreadRad(pattern: BladePattern): number {
+  return (PATTERNS[pattern].reference.spreadDeg * Math.PI) / 180;
+}

@@ -347,10 +347,8 @@ export class Prepared {
     switch (part.kind) {
       case 'filmBlade':
         return filmBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
-      case 'deltaBlade': {
-        const free = deltaBearing(bearingOn(onWire, { part, ...threadedSeat(part) }));
-        return { ...free, steadyTorqueNm: free.steadyTorqueNm + this.headDragNm(slot, part, laid) };
-      }
+      case 'deltaBlade':
+        return deltaBearing(bearingOn(onWire, { part, ...threadedSeat(part) }), this.headDragNm(slot, part, laid));
       default:
         if (holding.kind !== 'clevis') throw new Error(`bearingAt: slot ${slot} turns on a ${holding.kind}`);
         return bearingOn(onWire, clevisSeat(holding, dropM));

@@ -11,11 +11,11 @@ import { poseOf } from '../geometry/placed';
 import { deltaSeats, spinSeats, type DeltaSeat, type SpinSeat } from '../geometry/seats';
 import { stateOf } from '../lure/item-state';
 import { childrenOf, type Build, type Item } from '../lure/lure';
-import { PATTERNS } from '../parts/blade-pattern';
+import { usualSpreadRad } from '../parts/blade-pattern';
 import { bladeReach } from '../parts/outline';
 import { LEAST_PLAY_M } from '../in-water/bearing';
-import { contactId, type Bottom, type Contact } from './contact';
-import { bottomPiece, pieceOf } from './striking';
+import { contactId, type Bottom, type Contact, type ContactKind } from './contact';
+import { bottomPiece, isHard, pieceOf } from './striking';
 import { alongWire, nearestTo, turningOn } from './strung-contacts';
 
 /** What of a head meets the bottom is round about so far, m: stones, ledges, and limbs. Trade estimates. */
@@ -29,7 +29,7 @@ export function contactsOf(build: Build, layout: Layout, waterKgM3: number, bott
   const deltas = deltaSeats(layout);
   const all = [
     ...layout.carriers.flatMap((carrier) => alongWire(carrier, spins, waterKgM3)),
-    ...bells(build, layout, waterKgM3),
+    ...bells(build, layout, spins, waterKgM3),
     ...deltas.flatMap((seat) => [...onHead(layout, seat, waterKgM3), ...onRivet(layout, seat, waterKgM3)]),
     ...spins.flatMap((seat) => [...onStack(layout, seat, waterKgM3), ...onHooks(layout, seat, waterKgM3)]),
     ...(bottom === 'none' ? [] : onBottom(layout, bottom, waterKgM3)),
@@ -38,7 +38,7 @@ export function contactsOf(build: Build, layout: Layout, waterKgM3: number, bott
 }
 
 /** A bell with what it strikes: a striker under or behind its mouth, or else what is nearest there. */
-function bells(build: Build, layout: Layout, waterKgM3: number): Contact[] {
+function bells(build: Build, layout: Layout, spins: readonly SpinSeat[], waterKgM3: number): Contact[] {
   return Object.values(build.items).flatMap((bell): Contact[] => {
     if (bell.part.kind !== 'bell') return [];
     const sleeve = bell.seat.on === 'item' ? build.items[bell.seat.item] : undefined;
@@ -53,13 +53,13 @@ function bells(build: Build, layout: Layout, waterKgM3: number): Contact[] {
         .map(({ item }) => item)
         .reverse(),
       ...(sleeve ? [sleeve] : []),
-    ].filter(({ id, part }) => id !== bell.id && pieceOf(part, waterKgM3) !== null);
+    ].filter(({ id, part }) => id !== bell.id && isHard(part));
     const struck = behind.find(({ part }) => part.kind === 'striker') ?? behind[0];
     if (!struck) return [];
     const insideM = sleeve?.part.kind === 'sleeve' ? sleeve.part.diameterM : laid.wireDiameterM;
     const playM = Math.max(0, (bell.part.boreM - insideM) / 2);
     const freeM = laid.freeRoom.x1M - laid.freeRoom.x0M;
-    const nearest = nearestTo(turningOn(laid, spinSeats(build, layout)), entry.index, entry.index);
+    const nearest = nearestTo(turningOn(laid, spins), entry.index, entry.index);
     return [
       {
         id: contactId('bell', bell.id, struck.id),
@@ -77,23 +77,36 @@ function bells(build: Build, layout: Layout, waterKgM3: number): Contact[] {
   });
 }
 
+/** A turning blade and what it meets. */
+function bladeOn(
+  kind: ContactKind,
+  { item, blade }: Pick<DeltaSeat | SpinSeat, 'item' | 'blade'>,
+  other: Item,
+  waterKgM3: number,
+  rest: Pick<Contact, 'at' | 'isWanted' | 'driven'>,
+): Contact {
+  return {
+    id: contactId(kind, item.id, other.id),
+    kind,
+    between: [item.id, other.id],
+    pieces: [pieceOf(blade, waterKgM3), pieceOf(other.part, waterKgM3)],
+    ringing: [blade],
+    station: item.id,
+    shakeShare: 1,
+    ...rest,
+  };
+}
+
 function onHead(layout: Layout, seat: DeltaSeat, waterKgM3: number): Contact[] {
   const met = headTouch(layout, seat);
   if (!met) return [];
   const { head, clearanceM, touch } = met;
   return [
-    {
-      id: contactId('bladeOnHead', seat.item.id, head.id),
-      kind: 'bladeOnHead',
-      between: [seat.item.id, head.id],
-      pieces: [pieceOf(seat.blade, waterKgM3), pieceOf(head.part, waterKgM3)],
-      ringing: [seat.blade],
+    bladeOn('bladeOnHead', seat, head, waterKgM3, {
       at: pointOn(layout.lines.run, seat.tipsM, -seat.blade.spanM / 2),
       isWanted: stateOf(seat.item, 'deltaBlade').clacks,
-      station: seat.item.id,
-      shakeShare: 1,
       driven: { by: 'lobes', clearanceM, touch, tipM: seat.blade.spanM / 2 },
-    },
+    }),
   ];
 }
 
@@ -103,33 +116,23 @@ function onRivet(layout: Layout, seat: DeltaSeat, waterKgM3: number): Contact[] 
   if (behind?.part.kind !== 'rivet') return [];
   const { fixing } = stateOf(behind, 'rivet');
   return [
-    {
-      id: contactId('bladeOnRivet', seat.item.id, behind.id),
-      kind: 'bladeOnRivet',
-      between: [seat.item.id, behind.id],
-      pieces: [pieceOf(seat.blade, waterKgM3), pieceOf(behind.part, waterKgM3)],
-      ringing: [seat.blade],
+    bladeOn('bladeOnRivet', seat, behind, waterKgM3, {
       at: pointOn(layout.lines.run, seat.x1M),
       isWanted: fixing !== 'free',
-      station: seat.item.id,
-      shakeShare: 1,
       driven: { by: 'slip', fixing },
-    },
+    }),
   ];
-}
-
-function usualSpread({ blade }: SpinSeat): number {
-  return (PATTERNS[blade.pattern].reference.spreadDeg * Math.PI) / 180;
 }
 
 /** What is strung beside a blade's clevis and stands so far out that the turning blade brushes it. */
 function onStack(layout: Layout, seat: SpinSeat, waterKgM3: number): Contact[] {
   const { blade, clevis, holeM, dropM } = seat;
   if (!clevis) return [];
-  const [cos, sin] = [Math.cos(usualSpread(seat)), Math.sin(usualSpread(seat))];
+  const spreadRad = usualSpreadRad(blade.pattern);
+  const [cos, sin] = [Math.cos(spreadRad), Math.sin(spreadRad)];
   const { strand, lines } = laidWith(layout, clevis.item.id);
   return strand.flatMap(({ item, leg, x0M, x1M }): Contact[] => {
-    if (leg !== null || pieceOf(item.part, waterKgM3) === null) return [];
+    if (leg !== null || !isHard(item.part)) return [];
     // Where its middle passes over this piece, from the hole to the tip.
     const passes = [x0M + (x1M - x0M) / 4, x1M - (x1M - x0M) / 4]
       .map((xM) => (xM - holeM) / cos)
@@ -137,18 +140,11 @@ function onStack(layout: Layout, seat: SpinSeat, waterKgM3: number): Contact[] {
     const clearanceM = Math.min(...passes.map((armM) => dropM + armM * sin - outsideRadius(item.part)));
     if (!(clearanceM < 0)) return [];
     return [
-      {
-        id: contactId('bladeOnStack', seat.item.id, item.id),
-        kind: 'bladeOnStack',
-        between: [seat.item.id, item.id],
-        pieces: [pieceOf(blade, waterKgM3), pieceOf(item.part, waterKgM3)],
-        ringing: [blade],
+      bladeOn('bladeOnStack', seat, item, waterKgM3, {
         at: pointOn(lines.run, (x0M + x1M) / 2, outsideRadius(item.part)),
         isWanted: false,
-        station: seat.item.id,
-        shakeShare: 1,
         driven: { by: 'brush', clearanceM },
-      },
+      }),
     ];
   });
 }
@@ -156,21 +152,14 @@ function onStack(layout: Layout, seat: SpinSeat, waterKgM3: number): Contact[] {
 /** A hook within the sweep of a blade at its usual spread: a fault, and heard all the same. */
 function onHooks(layout: Layout, seat: SpinSeat, waterKgM3: number): Contact[] {
   return trailingHooks(layout).flatMap((hook): Contact[] => {
-    const { clearanceM } = turningClearance(layout, seat, hook, [usualSpread(seat)]);
+    const { clearanceM } = turningClearance(layout, seat, hook, [usualSpreadRad(seat.blade.pattern)]);
     if (clearanceM >= 0) return [];
     return [
-      {
-        id: contactId('bladeOnHook', seat.item.id, hook.item.id),
-        kind: 'bladeOnHook',
-        between: [seat.item.id, hook.item.id],
-        pieces: [pieceOf(seat.blade, waterKgM3), pieceOf(hook.item.part, waterKgM3)],
-        ringing: [seat.blade],
+      bladeOn('bladeOnHook', seat, hook.item, waterKgM3, {
         at: pointOn(poseOf(layout, hook.line), hook.x0M),
         isWanted: false,
-        station: seat.item.id,
-        shakeShare: 1,
         driven: { by: 'sweep', clearanceM },
-      },
+      }),
     ];
   });
 }
@@ -182,7 +171,7 @@ function onBottom(layout: Layout, bottom: Exclude<Bottom, 'none'>, waterKgM3: nu
     ...layout.carriers.flatMap(({ strand, lines }) =>
       strand.map(({ item, x0M }) => ({ item, at: pointOn(lines.run, x0M) })),
     ),
-  ].filter(({ item }) => FIRST_ON_BOTTOM.has(item.part.kind) && pieceOf(item.part, waterKgM3) !== null);
+  ].filter(({ item }) => FIRST_ON_BOTTOM.has(item.part.kind) && isHard(item.part));
   const [first] = hard.sort((a, b) => b.item.part.massKg - a.item.part.massKg);
   if (!first) return [];
   return [

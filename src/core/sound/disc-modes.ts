@@ -34,10 +34,18 @@ export function noteInAir(disc: Disc, { lambdaSquared }: DiscMode): number {
 
 /** Hz in water of this density, kg/m³, on both sides. */
 export function noteInWater(disc: Disc, mode: DiscMode, waterKgM3: number): number {
-  const { radiusM, thicknessM, densityKgM3, elastic } = disc;
+  return noteInAir(disc, mode) / Math.sqrt(1 + carriedWater(disc, mode, waterKgM3));
+}
+
+/** What water a mode carries along, over what of the disc moves in it: β ρ_w a/(ρ_p h). */
+export function carriedWater(
+  { radiusM, thicknessM, densityKgM3, elastic }: Disc,
+  { lambdaSquared }: DiscMode,
+  waterKgM3: number,
+): number {
   const first = discMode(2, 0, elastic.poisson);
-  const beta = ADDED_MASS_20 * Math.sqrt(first.lambdaSquared / mode.lambdaSquared);
-  return noteInAir(disc, mode) / Math.sqrt(1 + (beta * waterKgM3 * radiusM) / (densityKgM3 * thicknessM));
+  const beta = ADDED_MASS_20 * Math.sqrt(first.lambdaSquared / lambdaSquared);
+  return (beta * waterKgM3 * radiusM) / (densityKgM3 * thicknessM);
 }
 
 /** λ is looked for in steps of this much, and up to the most that a sum of this many terms gives exactly. */

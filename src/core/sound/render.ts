@@ -20,6 +20,11 @@ export interface RenderAsked {
   readonly without?: readonly string[] | undefined;
 }
 
+/** The strongest sample of a loop, whichever way. */
+export function peakOf(loop: Float32Array): number {
+  return loop.reduce((most, each) => Math.max(most, Math.abs(each)), 0);
+}
+
 /** Numbers from 0 to 1, the same for the same seed (xorshift32, Marsaglia 2003). */
 export function seeded(seed: number): () => number {
   let state = (Math.imul(seed | 0, 0x9e3779b1) ^ 0x85ebca6b) | 0 || 1;

@@ -13,7 +13,7 @@ import { oncePer } from '../once';
 import { bladeArea } from '../parts/blade-area';
 import { densityOf } from '../parts/material';
 import type { Part } from '../parts/part';
-import { discMode, noteInWater, type DiscMode } from './disc-modes';
+import { carriedWater, discMode, noteInWater, type DiscMode } from './disc-modes';
 import { elasticOf, type Elastic } from './elastic';
 
 export interface Note {
@@ -87,12 +87,9 @@ function sheetNotes(
   const densityKgM3 = densityOf(material);
   const disc = { radiusM, thicknessM, densityKgM3, elastic };
   const dryKg = densityKgM3 * areaM2 * thicknessM;
-  const [first] = sheetModes(elastic);
   return sheetModes(elastic)
     .map((mode): Note => {
-      // As much water as lowers the note so, see disc-modes.ts.
-      const beta = 0.31 * Math.sqrt((first?.lambdaSquared ?? mode.lambdaSquared) / mode.lambdaSquared);
-      const waterKg = MODE_SHARE * dryKg * ((beta * waterKgM3 * radiusM) / (densityKgM3 * thicknessM));
+      const waterKg = MODE_SHARE * dryKg * carriedWater(disc, mode, waterKgM3);
       return {
         hz: CUPPED * noteInWater(disc, mode, waterKgM3),
         massKg: MODE_SHARE * dryKg + waterKg,

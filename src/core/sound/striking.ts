@@ -10,6 +10,11 @@ const EDGE_M = 0.001;
 /** Of a blade's mass, what a blow on its edge or through its clevis has to stop: the rest swings about. Trade estimate. */
 const BLADE_SHARE = 0.3;
 
+/** Whether a part is so hard that a blow of it is heard. */
+export function isHard(part: Part): boolean {
+  return elasticOf(part.material) !== null;
+}
+
 /** A part that strikes, m, kg. */
 export interface Piece extends Striker {
   /**

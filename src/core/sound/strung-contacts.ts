@@ -7,7 +7,7 @@ import type { SpinSeat } from '../geometry/seats';
 import type { ItemId } from '../lure/lure';
 import { roomOf, type Part } from '../parts/part';
 import { contactId, type Ahead, type Contact } from './contact';
-import { pieceOf } from './striking';
+import { isHard, pieceOf } from './striking';
 
 /** Drag of a threaded piece over ½ρU² and its face. Trade estimate. */
 const PIECE_DRAG = 0.6;
@@ -57,7 +57,7 @@ export function alongWire(carrier: LaidCarrier, spins: readonly SpinSeat[], wate
   const { strand, freeRoom, lines } = carrier;
   const pairs = strand.slice(1).flatMap((aft, i) => {
     const fore = strand[i];
-    return fore && fore.item.id !== aft.item.id && isHard(fore) && isHard(aft) ? [{ fore, aft }] : [];
+    return fore && fore.item.id !== aft.item.id && canStrike(fore) && canStrike(aft) ? [{ fore, aft }] : [];
   });
   const gapM = (freeRoom.x1M - freeRoom.x0M) / Math.max(1, pairs.length);
   const shakeShare = shareOnArm(carrier);
@@ -119,8 +119,8 @@ function playAcross(part: Part, wireDiameterM: number): number {
 }
 
 /** Whether a threaded piece can strike: of what hangs loose or is soft nothing is heard, and a bell has a contact of its own. */
-function isHard({ item: { part } }: PlacedEntry): boolean {
-  return pieceOf(part, 1000) !== null && roomOf(part).threads?.side !== null && part.kind !== 'bell';
+function canStrike({ item: { part } }: PlacedEntry): boolean {
+  return isHard(part) && roomOf(part).threads?.side !== null && part.kind !== 'bell';
 }
 
 /** The clevis whose legs these two lie between, when one of them is its leg and the other between its legs. */

@@ -8,7 +8,7 @@ import type { BladeState } from '@/core/in-water/bearing';
 import type { Build } from '@/core/lure/lure';
 import type { Belief } from '@/core/predict/factors';
 import type { SoundAsked } from '@/core/predict/sound';
-import { SAMPLE_RATE_HZ } from '@/core/sound/render';
+import { peakOf, SAMPLE_RATE_HZ } from '@/core/sound/render';
 import { askCore } from '@/workers/core-client';
 import { useDesk } from '../desk-state';
 import { shownOf, useCore, useLearnt, type Asked } from '../figures/use-core';
@@ -123,13 +123,9 @@ type Loop = Float32Array<ArrayBuffer>;
 function levelled(now: Loop | null, other: Loop | null, isMatched: boolean): readonly [Loop | null, Loop | null] {
   const strength = (loop: Loop | null) => (loop && isMatched ? rms(loop) : 1) || 1;
   const [a, b] = [strength(now), strength(other)];
-  const most = Math.max(now ? peak(now) / a : 0, other ? peak(other) / b : 0) || 1;
+  const most = Math.max(now ? peakOf(now) / a : 0, other ? peakOf(other) / b : 0) || 1;
   const scaled = (loop: Loop | null, by: number) => loop && loop.map((each) => each / (by * most));
   return [scaled(now, a), scaled(other, b)];
-}
-
-function peak(loop: Loop): number {
-  return loop.reduce((most, each) => Math.max(most, Math.abs(each)), 0);
 }
 
 function rms(loop: Loop): number {

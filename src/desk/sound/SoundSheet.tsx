@@ -91,7 +91,6 @@ export function SoundSheet({ lure, onClose }: SoundSheetProps) {
               max={1}
               step={0.05}
               onSlide={(volume) => changeSettings({ soundVolume: volume })}
-              onSettle={() => undefined}
             />
           </div>
           <SelectField
@@ -160,7 +159,6 @@ function Answer({
             max={LONGEST_WORN_H}
             step={1}
             onSlide={(value) => hearHow({ hours: value })}
-            onSettle={() => undefined}
           />
         )}
       </section>

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { partLengthM, partLengthOrNoneM, thicknessM } from '../../schema';
-import { BLADE_PATTERNS, PATTERNS } from '../blade-pattern';
+import { BLADE_PATTERNS, PATTERNS, usualSpreadRad } from '../blade-pattern';
 import { densityOf } from '../material';
 import { planArea, sheetArea } from '../outline';
 import { common, finishSchema } from './common';
@@ -35,7 +35,7 @@ export const bladeRoom: KindRoom<Blade, null> = {
         port: 'hole',
         openM: holeDiameterM,
         rootM: holeOffsetM,
-        spreadRad: (PATTERNS[pattern].reference.spreadDeg * Math.PI) / 180,
+        spreadRad: usualSpreadRad(pattern),
       }),
       lies: ({ holeOffsetM, lengthM }, at) => hangsFrom(at, holeOffsetM, lengthM),
     },

@@ -30,7 +30,6 @@ export const WearPanel = memo(function WearPanel({ build }: { readonly build: Bu
         max={MOST_HOURS}
         step={5}
         onSlide={setHours}
-        onSettle={() => undefined}
       />
       <SlideField
         label="Caught with it"
@@ -40,7 +39,6 @@ export const WearPanel = memo(function WearPanel({ build }: { readonly build: Bu
         max={MOST_FISH}
         step={1}
         onSlide={setFish}
-        onSettle={() => undefined}
       />
       <ul className="flex flex-col gap-2" data-testid="wear">
         {tie && <Row sentence={tieWords(tie)} isDue={isDue(tie)} />}
