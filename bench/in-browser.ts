@@ -3,7 +3,7 @@
  * four times slower, frames while a bend is drawn round, a key in the choice of twenty thousand parts, the list of two
  * thousand lures, the stall band in the worker, and what memory that holds.
  */
-import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test';
+import { chromium, type Browser, type CDPSession } from '@playwright/test';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,6 +13,8 @@ import type { Part } from '../src/core/parts/part';
 import { partIdSchema } from '../src/core/parts/kinds/common';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { median, type Figure } from './measure';
+import { atRest, COUNT_FRAMES, FRAMES_SO_FAR, LARGEST, openBench } from './page';
+import { soundInBrowser } from './sound-in-browser';
 
 const PARTS = 20_000;
 const EDITS = 30;
@@ -23,30 +25,21 @@ export async function browserFigures(base: string, tell: (figure: Figure) => voi
     args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   try {
-    for (const measure of [loaded, editToPaint, draggedBend, keyInPicker, manyLures, stallInWorker, workerMemory]) {
+    for (const measure of [
+      loaded,
+      editToPaint,
+      draggedBend,
+      keyInPicker,
+      manyLures,
+      stallInWorker,
+      soundInBrowser,
+      workerMemory,
+    ]) {
       for (const figure of await measure(browser, base)) tell(figure);
     }
   } finally {
     await browser.close();
   }
-}
-
-async function openBench(browser: Browser, base: string, lure = 'hovna-lantern'): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  await page.goto(`${base}/bench?lure=${lure}`);
-  await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
-  return page;
-}
-
-/** Until all of the page is there and the app is held for use without a network, which goes on behind it for a while. */
-async function atRest(page: Page): Promise<void> {
-  await page.locator('.recharts-surface').first().waitFor();
-  await page.evaluate(`navigator.serviceWorker.ready.then(({ active }) => new Promise((resolve) => {
-    if (active.state === 'activated') resolve(null);
-    else active.addEventListener('statechange', () => active.state === 'activated' && resolve(null));
-  }))`);
-  await page.waitForTimeout(2000);
 }
 
 /** As text: what runs in the page must not be rewritten by the tool that runs this file. */
@@ -118,11 +111,6 @@ async function loaded(browser: Browser, base: string): Promise<Figure[]> {
   ];
 }
 
-/** The bent demo lure with the most parts. */
-const LARGEST = DEMO_LURES.filter(({ family }) => family !== 'inlineSpinner').reduce((most, lure) =>
-  Object.keys(lure.build.items).length > Object.keys(most.build.items).length ? lure : most,
-);
-
 /**
  * From the press that swaps a bead for another place until the changed drawing is painted, the page's frame and the canvas
  * of the worker both, once the page is all there; and an empty frame of the same page, to be set against it.
@@ -190,19 +178,6 @@ const TIME_EDIT = `(pressed) => new Promise((resolve, reject) => {
   }).observe(drawing, { attributes: true, childList: true, subtree: true });
   option.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, altKey: true, bubbles: true }));
 })`;
-
-/** Counts frames and remembers the longest wait between two, from when it is run until it is asked. */
-const COUNT_FRAMES = `
-  window.frames_ = { count: 0, longest: 0, from: performance.now(), last: performance.now() };
-  requestAnimationFrame(function step(now) {
-    const f = window.frames_;
-    f.count++;
-    f.longest = Math.max(f.longest, now - f.last);
-    f.last = now;
-    requestAnimationFrame(step);
-  });
-`;
-const FRAMES_SO_FAR = `(() => { const f = window.frames_; return { perS: f.count / ((performance.now() - f.from) / 1000), longest: f.longest }; })()`;
 
 /** A bend of the largest lure drawn round for two seconds, the pointer moving all the while, once the page is all there. */
 async function draggedBend(browser: Browser, base: string): Promise<Figure[]> {

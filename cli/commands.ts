@@ -123,8 +123,10 @@ export function runCommand(
           writeFile,
         ),
       );
-    case 'wear':
-      return json({ lure: operands[0], ...wearJson(whole(), readWater(options, readText), readUsed(options)) });
+    case 'wear': {
+      const lure = whole();
+      return json({ lure: operands[0], ...wearJson(lure, readWater(options, readText), readUsed(options, lure)) });
+    }
     case 'head':
       return json(headJson(whole(), options, readText));
     case 'retrieve':

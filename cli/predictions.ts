@@ -16,7 +16,7 @@ import { USUAL_SOUND, type SoundOutput } from '../src/core/predict/sound';
 import { stallSpeeds } from '../src/core/predict/stalls';
 import { factorName } from './options';
 import { SOUND_NAMES, soundFigures } from './sounds';
-import { wearJson } from './wear';
+import { readUsed, wearJson } from './wear';
 
 export interface PredictionAsked {
   readonly water: Water;
@@ -88,7 +88,7 @@ export function predictions(lure: Lure, speedsMps: readonly number[], asked: Pre
       stall_speed_m_s: stall.outcome === 'stalls' ? [stall.keepsMps.low, stall.keepsMps.high] : null,
       starts_at_m_s: stall.outcome === 'stalls' ? stall.startsMps : null,
     })),
-    wear: wearJson(lure, water, { hours: 0, fish: 0 }),
+    wear: wearJson(lure, water, readUsed({}, lure)),
     arm: prediction.arm.outcome === 'arm' ? 'arm' : prediction.arm,
     at: speedsMps.map((speed, i) => {
       const blades = prediction.spin.blades.map(({ station, at }) => bladeJson(station, at[i]));

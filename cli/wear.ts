@@ -1,28 +1,37 @@
 /** What `wear` answers with: the line tie in fish, and the clocks, in figures and in words. */
-import type { Lure } from '../src/core/lure/lure';
+import { UNUSED, type Lure, type Used } from '../src/core/lure/lure';
 import type { Water } from '../src/core/hydro/water';
-import { wearOf, type TieWear, type Used } from '../src/core/wear/wear';
+import { wearOf, type TieWear } from '../src/core/wear/wear';
 import type { TieLife } from '../src/core/wear/line-tie';
-import { clockWords, tieWords } from '../src/words/wear-words';
+import { armWords, clockWords, tieWords } from '../src/words/wear-words';
 import { readNumber, type CommandOptions } from './options';
 
 const MOST_HOURS = 10_000;
 const MOST_FISH = 10_000;
 
-export function readUsed({ hours, fish }: CommandOptions): Used {
+/** As asked for; else as the lure's file tells of the piece that is made. */
+export function readUsed({ hours, fish }: CommandOptions, { made }: Lure): Used {
+  const kept = made?.used ?? UNUSED;
   return {
-    hours: hours === undefined ? 0 : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
-    fish: fish === undefined ? 0 : readNumber('badFish', fish, 'number', 0, MOST_FISH),
+    hours: hours === undefined ? kept.hours : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
+    fish: fish === undefined ? kept.fish : readNumber('badFish', fish, 'number', 0, MOST_FISH),
+    straightened: kept.straightened,
   };
 }
 
 /** @param used hours in the water and fish since it was made */
 export function wearJson(lure: Lure, water: Water, used: Used) {
-  const { tie, clocks } = wearOf(lure.build, water, used);
+  const { tie, arm, clocks } = wearOf(lure.build, water, used);
   return {
-    hours: used.hours,
-    fish: used.fish,
+    ...used,
     tie: tie && { ...tieJson(tie), words: tieWords(tie) },
+    arm: arm && {
+      carrier: arm.carrier,
+      straightenings: arm.straightenings.value,
+      straightenings_spread: [arm.straightenings.low, arm.straightenings.high],
+      used_share: arm.used,
+      words: armWords(arm),
+    },
     clocks: clocks.map((clock) => ({ ...clock, words: clockWords(clock, lure.build) })),
   };
 }

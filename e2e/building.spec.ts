@@ -67,14 +67,16 @@ test('from nothing to a spinner without faults, its lengths and its file', async
   await bench.pickPart('dressing-hackle-olive');
 
   await expect(page.locator('[data-severity="fault"], [data-severity="caution"]')).toHaveCount(0);
-  expect((await bench.order()).slice(0, 6)).toEqual([
-    'line tie loop, 3.2 mm inside',
-    'Folded clevis #1',
-    'French blade #2',
-    'Bearing washer',
-    'Brass bead',
-    'Brass barrel body B8',
-  ]);
+  await expect
+    .poll(async () => (await bench.order()).slice(0, 6))
+    .toEqual([
+      'line tie loop, 3.2 mm inside',
+      'Folded clevis #1',
+      'French blade #2',
+      'Bearing washer',
+      'Brass bead',
+      'Brass barrel body B8',
+    ]);
   await bench.unfold('Lengths to cut');
   await expect(page.getByTestId('cut wire')).toHaveText(/^12\d mm$/);
   expect(await bench.rate()).toBeGreaterThan(5);

@@ -103,5 +103,24 @@ test('what wears is one line: the tie in fish, a swivel that runs gritty, a rive
   await expect(wear.getByTestId('wear')).not.toContainText('squeak');
   await bench.button(/^Undo/).click();
   await expect(wear.getByTestId('wear')).toContainText('squeak');
+  // Of a design they are tried; of a piece that is made they are kept.
+  await expect(wear).toContainText('Tried on the design');
+  await bench.button('Mark as made').click();
+  const slide = async (name: string, value: string) => {
+    await wear.getByRole('slider', { name }).fill(value);
+    await wear.getByRole('slider', { name }).blur();
+  };
+  await slide('Caught with it', '7');
+  await slide('Bent back straight', '2');
+  await bench.saved();
+  await page.reload();
+  await expect(wear).toContainText(/line tie 7 of about \d+ fish/);
+  await bench.unfold('Wear');
+  await expect(wear.getByRole('slider', { name: 'Bent back straight' })).toHaveValue('2');
+  expect(JSON.parse((await bench.exported()).text)).toMatchObject({
+    lure: { made: { used: { hours: 0, fish: 7, straightened: 2 } } },
+  });
+  await bench.button(/^Undo/).click();
+  await expect(wear.getByRole('slider', { name: 'Bent back straight' })).toHaveValue('0');
   await expectNothingForAxe(page);
 });

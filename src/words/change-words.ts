@@ -44,6 +44,7 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   keepReading: 'keep a reading',
   forgetReading: 'forget a reading',
   markMade: 'mark as made',
+  use: 'tell hours and fish',
   markNotMade: 'not made',
 };
 

@@ -31,6 +31,8 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
       return `${refusal.item} is on the lure already.`;
     case 'idMismatch':
       return `The entry ${refusal.item} names itself otherwise.`;
+    case 'notMade':
+      return 'Hours and fish are counted for a lure that is made: mark it as made first.';
     case 'noSuchPlace':
       return `Place ${refusal.index + 1} is beyond the string, which has ${refusal.length}.`;
     case 'cannotSit':

@@ -161,7 +161,8 @@ function shown(output: SoundOutput, { value, low, high }: SoundSaid): { value: s
 /** Beside the reference, what is weaker than this is not heard at all. */
 const HARDLY_DB = -50;
 
-function signed(value: number): string {
+/** `+12` */
+export function signed(value: number): string {
   const text = decimalText(Math.abs(value), 0);
   return text === '0' ? '0' : `${value < 0 ? '−' : '+'}${text}`;
 }

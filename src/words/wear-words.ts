@@ -1,7 +1,7 @@
 /** What wears on a lure in words: what is due first, what it takes, and what to do. */
-import { itemOf, type Build } from '../core/lure/lure';
-import type { Clock, TieWear } from '../core/wear/wear';
-import type { TieLife } from '../core/wear/line-tie';
+import { itemOf, type Build, type Used } from '../core/lure/lure';
+import type { ArmWear, Clock, TieWear, Wear } from '../core/wear/wear';
+import type { Lives, TieLife } from '../core/wear/line-tie';
 import { decimalText } from '../core/units/write';
 import { partTitle } from './part-words';
 
@@ -13,8 +13,33 @@ export interface WearSentence {
 }
 
 /** `about 12 fish (3 to 50)` */
-export function fishWords({ fish: { value, low, high } }: TieLife): string {
-  return `about ${count(value)} fish (${count(low)} to ${count(high)})`;
+export function fishWords({ fish }: TieLife): string {
+  return livesWords(fish, 'fish');
+}
+
+function livesWords({ value, low, high }: Lives, what: string): string {
+  return `about ${count(value)} ${what} (${count(low)} to ${count(high)})`;
+}
+
+/** All of it in one quiet line: what is due, else how far the line tie has come, else the first that wears. */
+export function wearGist({ tie, arm, clocks }: Wear, build: Build, { fish }: Used): string | null {
+  const clockNames = clocks.filter(isClockDue).map((clock) => partTitle(itemOf(build, clock.item).part));
+  const due = [...(tie && isTieDue(tie) ? ['line tie'] : []), ...(arm && arm.used >= 1 ? ['arm'] : []), ...clockNames];
+  if (due.length > 0) return `due: ${due.join(', ')}`;
+  if (tie?.outcome === 'open') {
+    const { value } = tie.life.fish;
+    return `line tie ${fish > 0 ? `${fish} of ` : ''}about ${count(value)} fish`;
+  }
+  const [first] = clocks;
+  return first ? clockWords(first, build).title : null;
+}
+
+export function isTieDue(tie: TieWear): boolean {
+  return tie.outcome === 'open' && tie.used >= 1;
+}
+
+export function isClockDue(clock: Clock): boolean {
+  return 'used' in clock && clock.used >= 1;
 }
 
 function count(fish: number): string {
@@ -43,7 +68,7 @@ export function tieWords(tie: TieWear): WearSentence {
     case 'closed':
       return {
         title: 'Line tie closed: it does not open',
-        why: `The wire goes first where it leaves the head, or at the bend of its arm. ${TIE_SCHOOLS}`,
+        why: `The wire goes first where it leaves the head. ${TIE_SCHOOLS}`,
       };
     case 'outsideModel':
       return {
@@ -51,6 +76,13 @@ export function tieWords(tie: TieWear): WearSentence {
         why: `Nothing is known of how ${tie.material} wire tires. Stainless and spring steel are.`,
       };
   }
+}
+
+export function armWords({ straightenings }: ArmWear): WearSentence {
+  return {
+    title: `Arm can be bent back ${livesWords(straightenings, 'times')}`,
+    why: 'Then it breaks at its tightest bend. Bend it back over a wide round with the fingers, not at a point with pliers: a wider bend lasts longer.',
+  };
 }
 
 export function clockWords(clock: Clock, build: Build): WearSentence {

@@ -45,6 +45,7 @@ export const CHANGE_CODES = [
   'forgetReading',
   'markMade',
   'markNotMade',
+  'use',
 ] as const;
 export type ChangeCode = (typeof CHANGE_CODES)[number];
 

@@ -22,6 +22,7 @@ import {
   joinedSchema,
   lureSchema,
   madeSchema,
+  usedSchema,
   seatSchema,
   strandEntrySchema,
   type Build,
@@ -108,6 +109,8 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rename'), name: shortText }),
   z.strictObject({ kind: z.literal('note'), note: noteText(LONGEST_NOTE) }),
   z.strictObject({ kind: z.literal('mark'), made: z.nullable(madeSchema) }),
+  /** What was done with the piece that is made; null where nothing is told. */
+  z.strictObject({ kind: z.literal('use'), used: z.nullable(usedSchema) }),
   ...keptEdits,
   /** All versions at once: how histories of before 2026-12 kept and forgot one. */
   z.strictObject({ kind: z.literal('versions'), versions: lureSchema.def.shape.versions }),
@@ -215,6 +218,14 @@ function applyOne(lure: Lure, edit: Edit): Step {
       return { lure: { ...lure, note: edit.note }, inverse: { kind: 'note', note: lure.note } };
     case 'mark':
       return { lure: { ...lure, made: edit.made }, inverse: { kind: 'mark', made: lure.made } };
+    case 'use': {
+      if (!lure.made) return { refusal: { code: 'notMade' } };
+      const { used: before = null, ...made } = lure.made;
+      return {
+        lure: { ...lure, made: edit.used ? { ...made, used: edit.used } : made },
+        inverse: { kind: 'use', used: before },
+      };
+    }
     case 'keepVersion':
     case 'forgetVersion':
     case 'noteVersion':

@@ -98,10 +98,24 @@ export type Build = z.infer<typeof buildSchema>;
 export const familySchema = z.enum(['inlineSpinner', 'spinnerbait', 'buzzbait']);
 export type Family = z.infer<typeof familySchema>;
 
+const times = z.int().check(z.minimum(0), z.maximum(100_000));
+
+/** What was done with a piece since it was made: in the water, h; fish taken on it; how often it was bent back straight. */
+export const usedSchema = z.strictObject({
+  hours: z.number().check(z.minimum(0), z.maximum(100_000)),
+  fish: times,
+  straightened: times,
+});
+export type Used = z.infer<typeof usedSchema>;
+
+export const UNUSED: Used = { hours: 0, fish: 0, straightened: 0 };
+
 /** Until a lure is marked made its loops are open in the mind: a design. Then `build` is what lies on the bench. */
 export const madeSchema = z.strictObject({
   onDay: daySchema,
   build: buildSchema,
+  /** Absent where nothing was told of it. */
+  used: z.optional(usedSchema),
 });
 
 /** A build kept under a name, to go back to or compare with, and what was noted of it. */

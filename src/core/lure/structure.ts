@@ -35,6 +35,7 @@ export type Refusal =
   | { readonly code: 'cannotJoin'; readonly carrier: CarrierId; readonly on: Holder }
   | { readonly code: 'itemExists'; readonly item: ItemId }
   | { readonly code: 'idMismatch'; readonly item: string }
+  | { readonly code: 'notMade' }
   | { readonly code: 'noSuchPlace'; readonly index: number; readonly length: number }
   | { readonly code: 'cannotSit'; readonly item: ItemId; readonly kind: PartKind; readonly seat: Seat['on'] }
   | {

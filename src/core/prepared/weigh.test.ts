@@ -9,6 +9,8 @@ import { placementEdits, type Placement } from '@/core/fits/placement';
 import { spinSeats } from '@/core/geometry/seats';
 import { CATALOGUE, partsOfKind } from '@/core/parts/catalogue';
 import type { PartKind } from '@/core/parts/part';
+import { predict } from '@/core/predict/predict';
+import { USUAL_SOUND } from '@/core/predict/sound';
 import { nominalSpin } from '@/core/predict/spin';
 import { demoLure, edited, itemId, part, plainBuzz, plainSpinner, TAIL } from '@/testing/lures';
 import { effectAt, weigh, weighing, type Effect } from './weigh';
@@ -35,12 +37,14 @@ function afterwards({ build }: Lure, placement: Placement, speedMps: number): Ef
   );
   const spun = nominalSpin(build, LAKE_WATER, [speedMps]);
   const station = placement.put === 'swap' ? placement.item : null;
+  const [sound] = predict(build, LAKE_WATER, [speedMps], { sound: USUAL_SOUND }).sounds;
   const outcome = (spun.find((each) => each.station === station) ?? spun[0])?.outcomes[0];
   return {
     rateHz: outcome?.outcome === 'turning' ? outcome.rateHz : null,
     dragN: outcome?.outcome === 'turning' ? outcome.dragN : null,
     massKg: lureMass(build),
     clearanceM: clearances.length > 0 ? Math.min(...clearances) : null,
+    levelDb: sound && 'whole' in sound ? (sound.whole.levelDb?.value ?? null) : null,
   };
 }
 
@@ -66,6 +70,7 @@ describe('what a part would do', () => {
           expectAlike(effect?.dragN, wanted.dragN);
           expectAlike(effect?.massKg, wanted.massKg);
           expectAlike(effect?.clearanceM, wanted.clearanceM);
+          expectAlike(effect?.levelDb, wanted.levelDb);
         },
       ),
       { numRuns: 80 },

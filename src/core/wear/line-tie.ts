@@ -1,5 +1,5 @@
 /**
- * How many fish a bent line tie lasts.
+ * How many fish a bent line tie lasts, and how often an arm can be bent back straight.
  *
  * The bend is a hinge. A fish's pull P at a lever L bends it by M = P L, less the further it opens, since the lever shrinks:
  * M (1 − θ/θ₀). Beyond the moment at which all of its section yields, M_y = 1.7 Y π d³/32, it goes on bending with a share
@@ -9,6 +9,9 @@
  *     ε = (σ_f/E)(2N)^b + ε_f (2N)^c.
  * A ring forced over the bend holds it together: it leaves a share of the moment to it. Where the wire leaves the head it is
  * bent by about as much as is left so, so that with a ring it breaks there.
+ *
+ * An arm that a fish has bent out of line is bent back at its tightest bend: each time that is one whole cycle of the angle it
+ * was out by.
  *
  * Pull, lever, stiffness beyond yield and cycles a fish are chosen so that an open tie of light wire lasts 5 to 30 fish, which
  * is what builders find; all of it is a trade estimate with a wide band.
@@ -38,6 +41,10 @@ const DUCTILITY = 0.35;
 const BASQUIN = -0.09;
 const COFFIN = -0.58;
 
+/** So far out of line an arm is when it is bent back, rad. Trade estimate: 20°, give or take half. */
+const ARM_OUT_RAD = 0.35;
+const ARM_OUT_SPREAD = 0.5;
+
 /** Half widths of nine cases in ten, as shares: the pull at its lever, how often a fish pulls, and wire from wire. */
 const PULL_SPREAD = 0.25;
 const CYCLES_SPREAD = 1;
@@ -49,7 +56,8 @@ export function isTieMaterial(material: string): material is TieMaterial {
   return material in WIRE;
 }
 
-export interface Tie {
+/** A bend that works as a hinge. */
+export interface Hinge {
   readonly wireM: number;
   readonly material: TieMaterial;
   readonly insideRadiusM: number;
@@ -73,7 +81,7 @@ export interface TieLife {
 }
 
 /** How far the hinge opens and closes with this share of the fish's moment, rad. */
-export function opensBy({ wireM, material, insideRadiusM, roundRad }: Tie, share: number): number {
+export function opensBy({ wireM, material, insideRadiusM, roundRad }: Hinge, share: number): number {
   const { youngPa, yieldPa } = WIRE[material];
   const yieldNm = (WHOLE_SECTION * yieldPa * Math.PI * wireM ** 3) / 32;
   const yieldPerM = (2 * yieldPa) / (youngPa * wireM);
@@ -90,35 +98,46 @@ function rootOf(root: Root, where: string): number {
   return root.x;
 }
 
-/** Fish until the hinge breaks that opens by this much. */
-function lasts({ wireM, material, insideRadiusM, roundRad }: Tie, openedRad: number): number {
+/** Cycles until the hinge breaks that opens and closes by this much. */
+function lasts({ wireM, material, insideRadiusM, roundRad }: Hinge, openedRad: number): number {
   const { youngPa } = WIRE[material];
   const strain = ((wireM / 4) * openedRad) / ((insideRadiusM + wireM / 2) * roundRad);
   const left = (logN: number) =>
     (STRENGTH_PA / youngPa) * Math.exp(BASQUIN * (logN + Math.LN2)) + DUCTILITY * Math.exp(COFFIN * (logN + Math.LN2));
   // So far bent it breaks at once, or so little that nothing ever breaks it.
-  if (left(0) <= strain) return 1 / CYCLES_A_FISH;
-  if (left(MOST_LOG_CYCLES) >= strain) return Math.exp(MOST_LOG_CYCLES) / CYCLES_A_FISH;
+  if (left(0) <= strain) return 1;
+  if (left(MOST_LOG_CYCLES) >= strain) return Math.exp(MOST_LOG_CYCLES);
   const logCycles = rootOf(
     findRoot((logN) => left(logN) - strain, 0, MOST_LOG_CYCLES, 1e-9),
     'lasts',
   );
-  return Math.exp(logCycles) / CYCLES_A_FISH;
+  return Math.exp(logCycles);
 }
 
 /** Beyond it nothing of a lure is ever pulled. */
 const MOST_LOG_CYCLES = Math.log(1e8);
 
 /** How many fish it lasts, and where it breaks. @param isRinged whether a ring is forced over the bend */
-export function tieLife(tie: Tie, isRinged: boolean): TieLife {
+export function tieLife(tie: Hinge, isRinged: boolean): TieLife {
   const lives = (pull: number) => {
-    const atTie = lasts(tie, opensBy(tie, pull * (isRinged ? WITH_RING : 1)));
-    const atHead = lasts(tie, opensBy(tie, pull * AT_HEAD));
+    const atTie = lasts(tie, opensBy(tie, pull * (isRinged ? WITH_RING : 1))) / CYCLES_A_FISH;
+    const atHead = lasts(tie, opensBy(tie, pull * AT_HEAD)) / CYCLES_A_FISH;
     return atTie <= atHead ? { fish: atTie, at: 'tie' as const } : { fish: atHead, at: 'head' as const };
   };
   const { fish, at } = lives(1);
-  const others = Math.log(1 + CYCLES_SPREAD) ** 2 + Math.log(1 + SCATTER) ** 2;
-  const more = Math.hypot(Math.log(lives(1 / (1 + PULL_SPREAD)).fish / fish), Math.sqrt(others));
-  const less = Math.hypot(Math.log(fish / lives(1 + PULL_SPREAD).fish), Math.sqrt(others));
-  return { fish: { value: fish, low: fish * Math.exp(-less), high: fish * Math.exp(more) }, at };
+  const others = Math.hypot(Math.log(1 + CYCLES_SPREAD), Math.log(1 + SCATTER));
+  return { fish: between(fish, lives(1 / (1 + PULL_SPREAD)).fish, lives(1 + PULL_SPREAD).fish, others), at };
+}
+
+/** How often an arm can be bent back at this bend until it breaks. */
+export function straightenings(bend: Hinge): Lives {
+  const lives = (outRad: number) => lasts(bend, outRad);
+  const [more, less] = [lives(ARM_OUT_RAD / (1 + ARM_OUT_SPREAD)), lives(ARM_OUT_RAD * (1 + ARM_OUT_SPREAD))];
+  return between(lives(ARM_OUT_RAD), more, less, Math.log(1 + SCATTER));
+}
+
+/** A life with its band: from what the main unknown makes of it, and the logarithm of what the others do. */
+function between(value: number, ifLess: number, ifMore: number, others: number): Lives {
+  const [up, down] = [Math.hypot(Math.log(ifLess / value), others), Math.hypot(Math.log(value / ifMore), others)];
+  return { value, low: value * Math.exp(-down), high: value * Math.exp(up) };
 }

@@ -5,9 +5,9 @@ import { measured } from '@/testing/measured';
 import { expectOrdering, type Pair } from '@/testing/ordering';
 import { seatPart } from '../lure/editing';
 import { LAKE_WATER } from '../hydro/water';
-import type { Lure } from '../lure/lure';
+import { UNUSED, type Lure } from '../lure/lure';
 import { partsOfKind } from '../parts/catalogue';
-import { isTieMaterial, opensBy, tieLife, type Tie } from './line-tie';
+import { isTieMaterial, opensBy, straightenings, tieLife, type Hinge } from './line-tie';
 import { wearOf } from './wear';
 
 const wires = partsOfKind('wire').flatMap(({ diameterM, material }) =>
@@ -16,7 +16,7 @@ const wires = partsOfKind('wire').flatMap(({ diameterM, material }) =>
 const FORMS = [1.7, 2.2, 2.8].flatMap((roundRad) =>
   [0.0015, 0.002, 0.003].map((insideRadiusM) => ({ roundRad, insideRadiusM })),
 );
-const fish = (tie: Tie, isRinged = false) => tieLife(tie, isRinged).fish.value;
+const fish = (tie: Hinge, isRinged = false) => tieLife(tie, isRinged).fish.value;
 
 describe('a line tie', () => {
   it('7: thinner wire opens further and breaks sooner under the same pull', () => {
@@ -88,14 +88,16 @@ describe('a line tie', () => {
 });
 
 describe('what wears on a lure', () => {
-  const NEW = { hours: 0, fish: 0 };
-  const worn = (lure: Lure, hours: number, caught = 0) => wearOf(lure.build, LAKE_WATER, { hours, fish: caught });
+  const worn = (lure: Lure, hours: number, caught = 0, straightened = 0) =>
+    wearOf(lure.build, LAKE_WATER, { hours, fish: caught, straightened });
 
   it('has a tie where a wire is bent for one, and none on a straight wire', () => {
-    expect(wearOf(plainSpinner().build, LAKE_WATER, NEW).tie).toBeNull();
+    expect(wearOf(plainSpinner().build, LAKE_WATER, UNUSED).tie).toBeNull();
     const open = worn(plainBait(), 0, 5).tie;
     if (open?.outcome !== 'open') throw new Error('a plain bait has an open tie');
     expect(open.used).toBeCloseTo(5 / open.life.fish.value, 9);
+    // Each time it is bent straight takes as much as a fish.
+    expect(worn(plainBait(), 0, 3, 2).tie).toMatchObject({ used: open.used });
     const ringed = edited(plainBait(), seatPart(plainBait().build, part('ring-k1'), { on: 'tie' }));
     expect(worn(ringed, 0).tie).toMatchObject({ isRinged: true, life: { at: 'head' } });
     const frame = part('frame-spin-o14-closed');
@@ -115,6 +117,22 @@ describe('what wears on a lure', () => {
       return tie?.outcome === 'open' ? tie.life.fish.value : 0;
     };
     expect(life(bentAt(plainBait(), index, { insideRadiusM: 0.004 }))).not.toBe(life(plainBait()));
+  });
+
+  it('an arm breaks at its tightest bend when it was bent back too often: thinner wire later, a tighter bend sooner', () => {
+    expect(worn(plainSpinner(), 0).arm).toBeNull();
+    const arm = worn(plainBuzz(), 0, 0, 4).arm;
+    if (!arm) throw new Error('the arm of a buzzbait is bent');
+    expect(arm.used).toBeCloseTo(4 / arm.straightenings.value, 9);
+    expect(worn(plainBuzz(), 0, 9).arm?.used).toBe(0);
+    for (const { wireM, material } of wires) {
+      const bend = { wireM, material, insideRadiusM: 0.003, roundRad: 1 };
+      const { low, value, high } = straightenings(bend);
+      expect([low < value, value < high]).toEqual([true, true]);
+      // Skin strain d θ / 4ℓ: all else alike, thin wire bends with less of it.
+      expect(straightenings({ ...bend, wireM: wireM * 0.8 }).value).toBeGreaterThan(value);
+      expect(straightenings({ ...bend, insideRadiusM: 0.0015 }).value).toBeLessThan(value);
+    }
   });
 
   it('a swivel runs gritty, then rusty, and the blade behind it stops sooner; mended it is as new', () => {

@@ -6,18 +6,13 @@ import { isTie } from '../carriers/bent-wire';
 import type { Water } from '../hydro/water';
 import type { Edit } from '../lure/edit';
 import { stateOf } from '../lure/item-state';
-import { childrenOf, spotOf, type Build, type CarrierId, type ItemId } from '../lure/lure';
+import { childrenOf, spotOf, type Build, type CarrierId, type ItemId, type Used } from '../lure/lure';
 import { carriersOf } from '../lure/strung';
 import type { SwivelCondition } from '../parts/kinds/swivel';
 import { stallSpeeds } from '../predict/stalls';
 import { wornIn } from '../sound/drive';
-import { isTieMaterial, tieLife, type TieLife } from './line-tie';
-
-/** What has been done with it since it was made. */
-export interface Used {
-  readonly hours: number;
-  readonly fish: number;
-}
+import type { Section } from '../parts/wire-form';
+import { isTieMaterial, straightenings, tieLife, type Hinge, type Lives, type TieLife } from './line-tie';
 
 export type TieWear =
   | {
@@ -27,12 +22,21 @@ export type TieWear =
       readonly life: TieLife;
       /** The same with a ring over it, or without the one that is on it. */
       readonly otherwise: TieLife;
-      /** Of its life, what the fish so far have taken; above 1 it is overdue. */
+      /** Of its life, what the fish so far have taken, and each straightening as one more; above 1 it is overdue. */
       readonly used: number;
     }
   /** A coil does not open: the wire goes at the head or at the bend of its arm. */
   | { readonly outcome: 'closed'; readonly carrier: CarrierId }
   | { readonly outcome: 'outsideModel'; readonly carrier: CarrierId; readonly material: string };
+
+/** An arm that fish bend out of line, and that is bent back. */
+export interface ArmWear {
+  readonly carrier: CarrierId;
+  /** How often until it breaks at its tightest bend. */
+  readonly straightenings: Lives;
+  /** Of these, what was done so far. */
+  readonly used: number;
+}
 
 export type Clock =
   /** A fixed rivet wears in: its squeak, of all it will be. */
@@ -53,6 +57,8 @@ export type Clock =
 export interface Wear {
   /** Null of a lure without a bent line tie. */
   readonly tie: TieWear | null;
+  /** Null where no bend lies between tie and arm, or nothing is known of the wire. */
+  readonly arm: ArmWear | null;
   readonly clocks: readonly Clock[];
 }
 
@@ -66,10 +72,33 @@ const BAIT_LASTS_FISH = 4;
 
 /** What is worn of a lure after so many hours and fish, as it stands. */
 export function wearOf(build: Build, water: Water, used: Used): Wear {
-  return { tie: tieWear(build, used), clocks: clocksOf(build, water, used) };
+  return { tie: tieWear(build, used), arm: armWear(build, used), clocks: clocksOf(build, water, used) };
 }
 
-function tieWear(build: Build, { fish }: Used): TieWear | null {
+function armWear(build: Build, { straightened }: Used): ArmWear | null {
+  for (const { id, carrier } of carriersOf(build)) {
+    if (carrier.kind !== 'bentWire') continue;
+    const { material } = carrier.wire;
+    const bends = carrier.sections
+      .slice(carrier.sections.findIndex(isTie) + 1)
+      .filter((each) => each.section === 'bend');
+    if (!isTieMaterial(material) || bends.length === 0) return null;
+    const lives = bends.map((bend) => straightenings(hingeAt(bend, carrier.wire.diameterM, material)));
+    const least = lives.reduce((worst, each) => (each.value < worst.value ? each : worst));
+    return { carrier: id, straightenings: least, used: straightened / least.value };
+  }
+  return null;
+}
+
+/** A bend as a hinge: one that is hardly bent works over a little wire all the same. */
+function hingeAt(bend: Extract<Section, { section: 'bend' }>, wireM: number, material: Hinge['material']): Hinge {
+  const { insideRadiusM, angleRad } = bend;
+  return { wireM, material, insideRadiusM, roundRad: Math.max(LEAST_ROUND_RAD, Math.abs(angleRad)) };
+}
+
+const LEAST_ROUND_RAD = 0.2;
+
+function tieWear(build: Build, { fish, straightened }: Used): TieWear | null {
   for (const { id, carrier } of carriersOf(build)) {
     if (carrier.kind !== 'bentWire') continue;
     const section = carrier.sections.find(isTie);
@@ -77,8 +106,7 @@ function tieWear(build: Build, { fish }: Used): TieWear | null {
     if (section.section !== 'bend') return { outcome: 'closed', carrier: id };
     const { material, diameterM } = carrier.wire;
     if (!isTieMaterial(material)) return { outcome: 'outsideModel', carrier: id, material };
-    const { insideRadiusM, angleRad } = section;
-    const tie = { wireM: diameterM, material, insideRadiusM, roundRad: Math.max(0.2, Math.abs(angleRad)) };
+    const tie = hingeAt(section, diameterM, material);
     const isRinged = childrenOf(build, spotOf(id, 'tie')).some(({ part }) => part.kind === 'splitRing');
     const life = tieLife(tie, isRinged);
     return {
@@ -87,7 +115,7 @@ function tieWear(build: Build, { fish }: Used): TieWear | null {
       isRinged,
       life,
       otherwise: tieLife(tie, !isRinged),
-      used: fish / life.fish.value,
+      used: (fish + straightened) / life.fish.value,
     };
   }
   return null;

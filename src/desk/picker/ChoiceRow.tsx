@@ -2,6 +2,7 @@
 
 import { memo } from 'react';
 import OctagonX from 'lucide-react/icons/octagon-x';
+import Play from 'lucide-react/icons/play';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
 import { CLEAR_MARGIN_M } from '@/core/geometry/clearance';
 import type { Effect } from '@/core/prepared/weigh';
@@ -9,6 +10,7 @@ import { decimalText, pullInWeight, showLength, showMass, type UnitSystem } from
 import { PartPortrait } from '@/drawing/PartPortrait';
 import { misfitWords } from '@/words/fit-words';
 import { partLine, partTitle } from '@/words/part-words';
+import { signed } from '@/words/sound-words';
 import type { Choice } from './use-choices';
 
 export interface ChoiceRowProps {
@@ -70,7 +72,7 @@ function EffectColumns({
   readonly now: Effect | null;
   readonly system: UnitSystem;
 }) {
-  const { rateHz, dragN, massKg, clearanceM } = effect;
+  const { rateHz, dragN, massKg, clearanceM, levelDb } = effect;
   const pull = (newtons: number) => pullInWeight(newtons / GRAVITY_MPS2, system);
   const mass = (kg: number) => showMass(kg, system).split(' ');
   const clears = clearanceM !== null && clearanceM >= CLEAR_MARGIN_M;
@@ -102,6 +104,15 @@ function EffectColumns({
         mark={clearanceM === null ? null : clears ? 'clear' : clearanceM < 0 ? 'reaches in' : 'close'}
         isFault={!clears}
       />
+      {/* Pressed it is heard; by keys it is the marked one that is. */}
+      <span data-hear title="Hear it on the lure" className="flex items-center rounded-md hover:bg-panel">
+        <Column
+          value={levelDb === null ? null : signed(levelDb)}
+          unit="dB"
+          change={levelDb === null ? null : difference(levelDb, now?.levelDb, 0)}
+        />
+        <Play aria-hidden size={16} className="ml-1 shrink-0 text-accent" />
+      </span>
     </>
   );
 }

@@ -22,6 +22,7 @@ import { changeSettings } from '../settings';
 import { followOwnParts } from '../own-things';
 import { goToNextSlot, passOver, type PickerAim } from './picker-state';
 import { ChoiceRow } from './ChoiceRow';
+import { HearCandidate, hearChoice } from './HearCandidate';
 import { SORTS, sorted, useChoices, useEffects, type Choice, type Sort } from './use-choices';
 import { RadioRow } from '@/ui/RadioRow';
 
@@ -49,6 +50,7 @@ const SORT_WORDS: Readonly<Record<Sort, string>> = {
   drag: 'drag',
   mass: 'lure',
   clearance: 'hook gap',
+  sound: 'loud',
 };
 
 /** Parts that stand first because they were taken last. */
@@ -152,6 +154,12 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
     virtual.scrollToIndex(next);
   };
   const onKey = (event: KeyboardEvent) => {
+    if (isHearKey(event)) {
+      event.preventDefault();
+      const row = rows[active];
+      if (row?.row === 'choice') hearChoice(lure, row.choice);
+      return;
+    }
     const page = 6;
     const moves: Readonly<Record<string, number>> = {
       ArrowDown: active + 1,
@@ -170,11 +178,18 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
     }
   };
   const onClick = (event: MouseEvent) => {
-    const found =
-      event.target instanceof Element ? event.target.closest('[data-part]')?.getAttribute('data-part') : null;
-    const row = rows.find((each) => each.row === 'choice' && each.choice.part.id === found);
-    if (row?.row === 'choice') take(row.choice);
+    const { target } = event;
+    if (!(target instanceof Element)) return;
+    const found = target.closest('[data-part]')?.getAttribute('data-part');
+    const index = rows.findIndex((each) => each.row === 'choice' && each.choice.part.id === found);
+    const row = rows[index];
+    if (row?.row !== 'choice') return;
+    if (target.closest('[data-hear]')) {
+      setActive(index);
+      hearChoice(lure, row.choice);
+    } else take(row.choice);
   };
+  const marked = rows[active];
   const nowEffect = now ? (effects.get(now.id) ?? null) : null;
   const first = choices.fitting.find(({ part }) => part.id !== now?.id);
   const matching = choices.fitting.length + choices.notFitting.length;
@@ -300,6 +315,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
           })}
         </div>
       </div>
+      <HearCandidate lure={lure} choice={marked?.row === 'choice' ? marked.choice : null} />
       {matching === 0 && (
         <p className="p-2 text-ink-soft">
           No {kind === 'all' ? 'part that goes here' : KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
@@ -322,6 +338,11 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
       )}
     </>
   );
+}
+
+/** H where nothing is typed, Alt+H everywhere. By its place on the keyboard: with Alt some write another letter. */
+function isHearKey({ code, altKey, ctrlKey, metaKey, target }: KeyboardEvent): boolean {
+  return code === 'KeyH' && !ctrlKey && !metaKey && (altKey || !(target instanceof HTMLInputElement));
 }
 
 /** On a made lure: what such a change will take. */

@@ -20,6 +20,7 @@ describe('sorting the choice by what each would do', () => {
     drag: ({ dragN }: Effect) => dragN,
     mass: ({ massKg }: Effect) => massKg,
     clearance: ({ clearanceM }: Effect) => clearanceM,
+    sound: ({ levelDb }: Effect) => levelDb,
   };
 
   it.each(SORTS.filter((sort) => sort !== 'listed'))('by %s, least first, each part once', (sort) => {

@@ -11,7 +11,7 @@ import { matches, readQuery, searchable, type Searchable } from '@/core/parts/se
 import { askCore } from '@/workers/core-client';
 import type { PickerAim } from './picker-state';
 
-export const SORTS = ['listed', 'rate', 'drag', 'mass', 'clearance'] as const;
+export const SORTS = ['listed', 'rate', 'drag', 'mass', 'clearance', 'sound'] as const;
 export type Sort = (typeof SORTS)[number];
 
 export interface Choice {
@@ -171,13 +171,14 @@ export function useEffects(
 }
 
 const EMPTY: ReadonlyMap<string, Effect> = new Map();
-const NOTHING: Effect = { rateHz: null, dragN: null, massKg: 0, clearanceM: null };
+const NOTHING: Effect = { rateHz: null, dragN: null, massKg: 0, clearanceM: null, levelDb: null };
 
 const VALUE: Readonly<Record<Exclude<Sort, 'listed'>, (effect: Effect) => number | null>> = {
   rate: ({ rateHz }) => rateHz,
   drag: ({ dragN }) => dragN,
   mass: ({ massKg }) => massKg,
   clearance: ({ clearanceM }) => clearanceM,
+  sound: ({ levelDb }) => levelDb,
 };
 
 /** Least first; what is not known stands last. */

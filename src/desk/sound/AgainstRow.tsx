@@ -2,25 +2,19 @@
 
 import { useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
-import { soundsApart } from '@/core/predict/sounds-apart';
 import { Button } from '@/ui/Button';
-import { RadioRow } from '@/ui/RadioRow';
-import type { Sounded } from '@/words/sound-words';
-import { apartWords } from '@/words/sound-words';
 import { useDesk } from '../desk-state';
-import { shownOf } from '../figures/use-core';
 import { openStores } from '../stores';
 import { besideChoices } from '../versions/beside';
 import { hearAgainst, hearHow, useSound } from './sound-state';
+import { ApartInSound, WhichIsHeard } from './TwoHeard';
 
 /** The lure against one of its versions or another lure: one is heard or the other, from one beat to the next. */
-export function AgainstRow({ lure, now }: { readonly lure: Lure; readonly now: Sounded }) {
+export function AgainstRow({ lure }: { readonly lure: Lure }) {
   const lures = useDesk((state) => state.lures);
-  const { against, side, isMatched, other } = useSound();
+  const { against, isMatched } = useSound();
   const choices = besideChoices(lure, lures, [], '');
   const [problem, setProblem] = useState('');
-  const answer = against && other ? shownOf(other) : null;
-  const then = answer && 'heard' in answer.prediction ? answer.prediction : null;
   const take = async (key: string) => {
     setProblem('');
     const choice = choices.find(({ beside }) => keyOf(beside) === key);
@@ -61,17 +55,7 @@ export function AgainstRow({ lure, now }: { readonly lure: Lure; readonly now: S
       {against && (
         <>
           <div className="flex flex-wrap items-center gap-2">
-            <RadioRow
-              label="Which is heard"
-              className="flex gap-1"
-              optionClassName="min-h-11 rounded-md border border-line px-3 aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
-              value={side}
-              options={[
-                { value: 'now', shown: `${lure.name}, now` },
-                { value: 'other', shown: against.name },
-              ]}
-              onChange={(value) => hearHow({ side: value })}
-            />
+            <WhichIsHeard nowName={`${lure.name}, now`} otherName={against.name} />
             <Button
               dense
               look="quiet"
@@ -82,17 +66,7 @@ export function AgainstRow({ lure, now }: { readonly lure: Lure; readonly now: S
               As loud as each other
             </Button>
           </div>
-          {then ? (
-            <ul className="text-sm" data-testid="apart in sound">
-              {apartWords(soundsApart(now.whole, then.whole), against.name).map((sentence) => (
-                <li key={sentence}>{sentence}</li>
-              ))}
-            </ul>
-          ) : (
-            <p className="text-sm text-ink-soft">
-              {answer ? 'Of it nothing can be said at this speed.' : 'Working out the other…'}
-            </p>
-          )}
+          <ApartInSound from="other" fromName={against.name} />
         </>
       )}
     </section>

@@ -141,7 +141,7 @@ function Answer({
           <Figure key={figure.output} figure={figure} testId={`sound ${figure.output}`} />
         ))}
       </section>
-      <AgainstRow lure={lure} now={prediction} />
+      <AgainstRow lure={lure} />
       <section aria-label="What strikes" className="flex flex-col gap-1">
         <h3 className="font-semibold">What strikes and rubs</h3>
         {prediction.contacts.length === 0 && <p className="text-ink-soft">No two hard parts of it can meet.</p>}

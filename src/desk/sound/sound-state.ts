@@ -18,6 +18,8 @@ export interface SoundAnswer {
 export interface Against {
   readonly name: string;
   readonly build: Build;
+  /** Of a part that is only being chosen: its id. */
+  readonly candidate?: string;
 }
 
 export interface SoundState {
@@ -80,6 +82,22 @@ export function leaveOut(id: string) {
 
 export function hearAgainst(against: Against | null) {
   useSound.setState({ against, side: 'now', other: null });
+}
+
+/** The lure with a part that is being chosen; asked for once more, the lure as it is, and back again. */
+export function hearCandidate(against: Against) {
+  useSound.setState(({ isPlaying, against: before, side }) =>
+    isPlaying && before?.candidate === against.candidate
+      ? { side: side === 'now' ? 'other' : 'now' }
+      : { isPlaying: true, against, side: 'other', other: null },
+  );
+}
+
+/** No part is being chosen any more. @param isPlaying whether the lure itself goes on being heard */
+export function forgetCandidate(isPlaying: boolean) {
+  useSound.setState(({ against }) =>
+    against?.candidate === undefined ? {} : { against: null, side: 'now', other: null, isPlaying },
+  );
 }
 
 /** Whether this contact is among those that are heard. */

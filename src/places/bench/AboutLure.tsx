@@ -33,7 +33,7 @@ export const AboutLure = memo(function AboutLure({ lure, findings, unit, cuts, s
       <Inspector unit={unit} lure={lure} system={system} />
       <div>
         <LengthsPanel cuts={cuts} build={lure.build} system={system} />
-        <WearPanel build={lure.build} />
+        <WearPanel key={lure.id} lure={lure} />
         <NotePanel lure={lure} />
         <VersionsPanel lure={lure} />
         <MadeBar lure={lure} system={system} />

@@ -206,14 +206,18 @@ export const WAYS_OUT: readonly WayOut[] = [
   },
 ];
 
-/** The commands as shown, done on the lure as it is at that moment: the hand can be quicker than the page. */
+/**
+ * The commands as shown, done on the lure as it is at that moment: the hand can be quicker than the page. What was put on a
+ * moment ago is picked and not painted yet: nothing is shown as picked then, and it is what is meant.
+ */
 function commandsOnLive(shown: PartCommands, unit: StringUnit | null): PartCommands {
   const live = () => {
-    const build = useDesk.getState().history?.lure.build;
-    if (!build) return shown;
+    const { history, picked } = useDesk.getState();
+    if (!history) return shown;
+    const { build } = history.lure;
     const units = stringUnits(build);
-    const now =
-      units.find(({ key }) => key === unit?.key) ?? units.find(({ pick: each }) => each === unit?.pick) ?? null;
+    const meant = unit?.pick ?? picked;
+    const now = units.find(({ key }) => key === unit?.key) ?? units.find(({ pick: each }) => each === meant) ?? null;
     return partCommands(now, units, build, openPicker);
   };
   return {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useEffectEvent } from 'react';
+import { useEffect, useEffectEvent, useLayoutEffect } from 'react';
 
 export interface Hands {
   readonly onNext: () => void;
@@ -23,7 +23,8 @@ export function useHandsFree(hands: Hands): void {
     // A key that is held, or a pedal that rests under a boot, is one press.
     if (!event.repeat) hands[does]?.();
   });
-  useEffect(() => {
+  // Before it is painted: a key pressed as soon as the step is seen is heard.
+  useLayoutEffect(() => {
     window.addEventListener('keydown', onKey);
     window.addEventListener('click', letGo);
     return () => {

@@ -18,7 +18,10 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
   const numbers = useNumbers(lure.id, made?.onDay ?? null);
   // What is pressed is meant of the lure on the bench, of which this can be a moment behind.
   const live = useDesk((state) => state.history?.lure) ?? lure;
-  const mark = () => change('markMade', [{ kind: 'mark', made: { onDay: today(), build: live.build } }]);
+  // A piece that was changed goes on counting: it is still the same.
+  const used = live.made?.used;
+  const mark = () =>
+    change('markMade', [{ kind: 'mark', made: { onDay: today(), build: live.build, ...(used && { used }) } }]);
   return (
     <section aria-label="Made or not" className="flex flex-col gap-1.5 border-t border-line pt-3 text-sm">
       <div className="flex items-center justify-between gap-3">

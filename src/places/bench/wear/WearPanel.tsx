@@ -1,52 +1,69 @@
 'use client';
 
 import { memo, useMemo, useState } from 'react';
-import type { Build } from '@/core/lure/lure';
-import { wearOf, type Clock, type TieWear } from '@/core/wear/wear';
+import { UNUSED, type Lure, type Used } from '@/core/lure/lure';
+import { wearOf, type Clock } from '@/core/wear/wear';
 import { useDesk } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { SlideField } from '@/ui/SlideField';
-import { clockWords, fishWords, tieWords, type WearSentence } from '@/words/wear-words';
+import { armWords, clockWords, isClockDue, isTieDue, tieWords, wearGist, type WearSentence } from '@/words/wear-words';
 
-const MOST_HOURS = 120;
-const MOST_FISH = 60;
+const FIELDS = [
+  { key: 'hours', label: 'In the water for', unit: 'h', most: 120 },
+  { key: 'fish', label: 'Caught with it', unit: 'fish', most: 60 },
+  { key: 'straightened', label: 'Bent back straight', unit: 'times', most: 30 },
+] as const satisfies readonly { readonly key: keyof Used; readonly [of: string]: unknown }[];
 
-/** What wears on the lure, as one line; opened, all of it, after as many hours and fish as one says. */
-export const WearPanel = memo(function WearPanel({ build }: { readonly build: Build }) {
+/**
+ * What wears on the lure, as one line; opened, all of it. Of a made piece it is told what was done with it, which is kept; of a
+ * design one tries what it would be.
+ */
+export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure }) {
+  const { build, made } = lure;
   const water = useDesk((state) => state.settings.water);
-  const [hours, setHours] = useState(0);
-  const [fish, setFish] = useState(0);
-  const { tie, clocks } = useMemo(() => wearOf(build, water, { hours, fish }), [build, water, hours, fish]);
-  if (!tie && clocks.length === 0 && hours === 0) return null;
+  const kept = made?.used ?? UNUSED;
+  const [tried, setTried] = useState<{ readonly from: Used; readonly used: Used } | null>(null);
+  // What is being slid holds until what was kept changes.
+  const used = tried?.from === kept ? tried.used : kept;
+  const wear = useMemo(() => wearOf(build, water, used), [build, water, used]);
+  const { tie, arm, clocks } = wear;
+  const isEmpty = useMemo(() => {
+    const { clocks: later } = wearOf(build, water, { hours: Infinity, fish: Infinity, straightened: 0 });
+    return later.length === 0;
+  }, [build, water]);
+  if (!tie && isEmpty && !made) return null;
+  const settle = () => {
+    if (made && used !== kept) change('use', [{ kind: 'use', used }]);
+  };
   return (
-    <Fold title="Wear" gist={tie?.outcome === 'open' ? `line tie ${fishWords(tie.life).replace(/ \(.*/, '')}` : null}>
-      <SlideField
-        label="In the water for"
-        value={hours}
-        words={`${hours} h`}
-        min={0}
-        max={MOST_HOURS}
-        step={5}
-        onSlide={setHours}
-      />
-      <SlideField
-        label="Caught with it"
-        value={fish}
-        words={`${fish} fish`}
-        min={0}
-        max={MOST_FISH}
-        step={1}
-        onSlide={setFish}
-      />
+    <Fold title="Wear" gist={wearGist(wear, build, used)}>
+      {FIELDS.filter(({ key }) => key !== 'straightened' || arm || tie).map(({ key, label, unit, most }) => (
+        <SlideField
+          key={key}
+          label={label}
+          value={used[key]}
+          words={`${used[key]} ${unit}`}
+          min={0}
+          max={Math.max(most, kept[key])}
+          step={1}
+          onSlide={(value) => setTried({ from: kept, used: { ...used, [key]: value } })}
+          onSettle={settle}
+        />
+      ))}
+      <p className="text-sm text-ink-soft">
+        {made ? 'Kept with the piece that is made.' : 'Tried on the design: once it is made, this is kept with it.'}
+      </p>
+      {!tie && isEmpty && <p>Nothing on it is known to wear. Look at hook points, rings and knot all the same.</p>}
       <ul className="flex flex-col gap-2" data-testid="wear">
-        {tie && <Row sentence={tieWords(tie)} isDue={isDue(tie)} />}
+        {tie && <Row sentence={tieWords(tie)} isDue={isTieDue(tie)} />}
+        {arm && <Row sentence={armWords(arm)} isDue={arm.used >= 1} />}
         {clocks.map((clock) => (
           <Row
             key={`${clock.clock} ${clock.item}`}
             sentence={clockWords(clock, build)}
-            isDue={'used' in clock && clock.used >= 1}
+            isDue={isClockDue(clock)}
             mend={clock.edits.length > 0 ? clock : null}
           />
         ))}
@@ -55,10 +72,6 @@ export const WearPanel = memo(function WearPanel({ build }: { readonly build: Bu
     </Fold>
   );
 });
-
-function isDue(tie: TieWear): boolean {
-  return tie.outcome === 'open' && tie.used >= 1;
-}
 
 interface RowProps {
   readonly sentence: WearSentence;

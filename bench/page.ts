@@ -1,0 +1,41 @@
+/** A page of the built app as the bench uses it. */
+import type { Browser, Page } from '@playwright/test';
+import { DEMO_LURES } from '../src/demo/scenario';
+
+/** The bent demo lure with the most parts. */
+export const LARGEST = DEMO_LURES.filter(({ family }) => family !== 'inlineSpinner').reduce((most, lure) =>
+  Object.keys(lure.build.items).length > Object.keys(most.build.items).length ? lure : most,
+);
+
+export async function openBench(browser: Browser, base: string, lure = 'hovna-lantern', script = ''): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  if (script !== '') await page.addInitScript({ content: script });
+  await page.goto(`${base}/bench?lure=${lure}`);
+  await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
+  return page;
+}
+
+/** Until all of the page is there and the app is held for use without a network, which goes on behind it for a while. */
+export async function atRest(page: Page): Promise<void> {
+  await page.locator('.recharts-surface').first().waitFor();
+  await page.evaluate(`navigator.serviceWorker.ready.then(({ active }) => new Promise((resolve) => {
+    if (active.state === 'activated') resolve(null);
+    else active.addEventListener('statechange', () => active.state === 'activated' && resolve(null));
+  }))`);
+  await page.waitForTimeout(2000);
+}
+
+/** Counts frames and remembers the longest wait between two, from when it is run until it is asked. */
+export const COUNT_FRAMES = `
+  window.frames_ = { count: 0, longest: 0, from: performance.now(), last: performance.now() };
+  requestAnimationFrame(function step(now) {
+    const f = window.frames_;
+    f.count++;
+    f.longest = Math.max(f.longest, now - f.last);
+    f.last = now;
+    requestAnimationFrame(step);
+  });
+`;
+/** What was counted since. */
+export const FRAMES_SO_FAR = `(() => { const f = window.frames_; return { perS: f.count / ((performance.now() - f.from) / 1000), longest: f.longest }; })()`;
