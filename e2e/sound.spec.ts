@@ -60,7 +60,7 @@ test('by keyboard alone two lures are heard against each other, and what is sure
   const sheet = page.getByRole('dialog', { name: 'How it sounds' });
   await expect(sheet.getByTestId('sound in words')).toContainText('ting of brass bell');
   await sheet.getByRole('combobox', { name: 'Against' }).selectOption({ label: 'Asp Pair' });
-  await expect(sheet.getByTestId('apart in sound')).toContainText(/Beside Asp Pair, more than is not known: .*louder/);
+  await expect(sheet.getByTestId('apart in sound')).toContainText(/Surely, beside Asp Pair: .*louder/);
   await sheet.getByRole('radio', { name: 'Mirrow Drum, now' }).focus();
   // A key is held for a moment by any hand.
   await page.keyboard.press('ArrowRight', { delay: 120 });

@@ -79,9 +79,11 @@ export function anyAsked(): fc.Arbitrary<Asked> {
     fc
       .constantFrom('2031-09-14', '2031-99-99', '')
       .map((onDay) => change('markMade', (build) => [{ kind: 'mark', made: { onDay, build } }])),
-    fc.tuple(anyNumber, fc.integer({ min: -1, max: 200_000 }), fc.boolean()).map(([hours, fish, isTold]) =>
-      change('use', () => [{ kind: 'use', used: isTold ? { hours, fish, straightened: 1 } : null }]),
-    ),
+    fc
+      .tuple(anyNumber, fc.integer({ min: -1, max: 200_000 }), fc.boolean())
+      .map(([hours, fish, isTold]) =>
+        change('use', () => [{ kind: 'use', used: isTold ? { hours, fish, straightened: 1 } : null }]),
+      ),
     fc.nat(50).map((at) =>
       change('goBackToVersion', (_, { versions }) => {
         const version = nth(versions, at);

@@ -244,8 +244,8 @@ export function apartWords(all: readonly Apart[], otherName: string): string[] {
   const [sure, unsure] = [words(true), words(false)];
   return [
     sure.length > 0
-      ? `Beside ${otherName}, more than is not known: ${sure.join(', ')}.`
-      : `Beside ${otherName} nothing is surely different.`,
+      ? `Surely, beside ${otherName}: ${sure.join(', ')}.`
+      : `Beside ${otherName} nothing is different for sure.`,
     ...(unsure.length > 0 ? [`Perhaps: ${unsure.join(', ')}.`] : []),
   ];
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import OctagonX from 'lucide-react/icons/octagon-x';
 import Play from 'lucide-react/icons/play';
 import { GRAVITY_MPS2 } from '@/core/hydro/water';
@@ -40,10 +40,10 @@ export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
       className="absolute inset-x-0 mb-1 flex cursor-pointer flex-wrap content-center items-center gap-x-2.5 rounded-md sm:flex-nowrap border border-line px-2 hover:border-accent hover:bg-accent-soft aria-[current=true]:border-accent aria-selected:border-accent aria-selected:bg-accent-soft"
       style={{ top: place.top, height: place.height - 4 }}
     >
-      <PartPortrait part={part} width={96} height={58} scale={2.4} />
-      <span className="min-w-0 flex-1 basis-40 leading-snug">
+      <PartPortrait part={part} width={84} height={58} scale={2.1} />
+      <span className="min-w-0 flex-1 basis-40 leading-tight">
         <span className="block font-semibold">{partTitle(part)}</span>
-        <span className="block text-sm leading-snug">
+        <span className="block text-sm leading-tight">
           {isNow && <span className="font-semibold">on the lure: </span>}
           {partLine(part, system)}
           {!misfits[0] && <span className="text-ink-soft">, {part.maker}</span>}
@@ -55,7 +55,7 @@ export const ChoiceRow = memo(function ChoiceRow(props: ChoiceRowProps) {
           </span>
         )}
       </span>
-      <span className="flex shrink-0 text-sm">
+      <span className="flex shrink-0 text-sm max-sm:w-full">
         {effect && <EffectColumns effect={effect} now={isNow ? null : nowEffect} system={system} />}
       </span>
     </div>
@@ -105,13 +105,19 @@ function EffectColumns({
         isFault={!clears}
       />
       {/* Pressed it is heard; by keys it is the marked one that is. */}
-      <span data-hear title="Hear it on the lure" className="flex items-center rounded-md hover:bg-panel">
+      <span data-hear title="Hear it on the lure" className="rounded-md hover:bg-panel max-sm:flex-1">
         <Column
           value={levelDb === null ? null : signed(levelDb)}
           unit="dB"
-          change={levelDb === null ? null : difference(levelDb, now?.levelDb, 0)}
+          change={
+            levelDb === null ? null : (
+              <>
+                <Play aria-hidden size={16} className="mr-1 inline text-accent" />
+                {difference(levelDb, now?.levelDb, 0)}
+              </>
+            )
+          }
         />
-        <Play aria-hidden size={16} className="ml-1 shrink-0 text-accent" />
       </span>
     </>
   );
@@ -126,12 +132,14 @@ function Column({
 }: {
   readonly value: string | null;
   readonly unit: string;
-  readonly change: string | null;
+  readonly change: ReactNode;
   readonly mark?: string | null;
   readonly isFault?: boolean;
 }) {
   return (
-    <span className="w-17 shrink-0 text-right leading-tight">
+    <span
+      className={`block shrink-0 text-right leading-tight max-sm:flex-1 ${mark === undefined ? 'sm:w-15' : 'sm:w-19'}`}
+    >
       {value === null ? (
         <span className="text-ink-soft">–</span>
       ) : (

@@ -44,7 +44,7 @@ export function HearCandidate({ lure, choice }: { readonly lure: Lure; readonly 
           </>
         )}
       </div>
-      {heard && <ApartInSound from="now" fromName="the lure as it is" />}
+      {heard && <ApartInSound from="now" fromName="the lure as it is" isBrief />}
     </div>
   );
 }

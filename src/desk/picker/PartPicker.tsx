@@ -242,8 +242,8 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
         </p>
         <RadioRow
           label="Sort by"
-          className="ml-auto flex items-center pr-3"
-          optionClassName="min-h-9 w-17 text-right text-sm whitespace-nowrap text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
+          className="flex items-center max-sm:w-full max-sm:flex-wrap max-sm:px-2 sm:ml-auto sm:pr-3"
+          optionClassName="min-h-9 max-sm:flex-1 max-sm:first:basis-full sm:w-15 sm:first:w-17 sm:nth-5:w-19 text-right text-sm whitespace-nowrap text-ink-soft aria-checked:font-semibold aria-checked:text-ink aria-checked:underline aria-checked:decoration-2 aria-checked:underline-offset-4"
           value={sort}
           options={SORTS.map((each) => ({ value: each, shown: SORT_WORDS[each] }))}
           onChange={(each) => {

@@ -24,8 +24,16 @@ export function WhichIsHeard({ nowName, otherName }: { readonly nowName: string;
   );
 }
 
-/** In what one of the two differs for sure from the other. @param from which of them the other is told beside, by its name */
-export function ApartInSound({ from, fromName }: { readonly from: 'now' | 'other'; readonly fromName: string }) {
+export interface ApartInSoundProps {
+  /** Which of the two the other is told beside, and what it is called. */
+  readonly from: 'now' | 'other';
+  readonly fromName: string;
+  /** Only what is sure. */
+  readonly isBrief?: boolean;
+}
+
+/** In what one of the two differs from the other, for sure and perhaps. */
+export function ApartInSound({ from, fromName, isBrief = false }: ApartInSoundProps) {
   const { now, other } = useSound();
   const answers = [now && shownOf(now), other && shownOf(other)];
   const [ofNow, ofOther] = answers.map((each) => (each && 'heard' in each.prediction ? each.prediction.whole : null));
@@ -38,9 +46,11 @@ export function ApartInSound({ from, fromName }: { readonly from: 'now' | 'other
   const apart = from === 'other' ? soundsApart(ofNow, ofOther) : soundsApart(ofOther, ofNow);
   return (
     <ul className="text-sm" data-testid="apart in sound">
-      {apartWords(apart, fromName).map((sentence) => (
-        <li key={sentence}>{sentence}</li>
-      ))}
+      {apartWords(apart, fromName)
+        .slice(0, isBrief ? 1 : undefined)
+        .map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
     </ul>
   );
 }
