@@ -16,6 +16,7 @@ export function readUsed({ hours, fish }: CommandOptions, { made }: Lure): Used 
     hours: hours === undefined ? kept.hours : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
     fish: fish === undefined ? kept.fish : readNumber('badFish', fish, 'number', 0, MOST_FISH),
     straightened: kept.straightened,
+    ...(kept.renewed && { renewed: kept.renewed }),
   };
 }
 

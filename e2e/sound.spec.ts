@@ -110,7 +110,10 @@ test('what wears is one line: the tie in fish, a swivel that runs gritty, a rive
     await wear.getByRole('slider', { name }).fill(value);
     await wear.getByRole('slider', { name }).blur();
   };
+  await expect(wear.getByRole('slider', { name: 'In the water for' })).toHaveValue('0');
   await slide('Caught with it', '7');
+  await expect(wear).toContainText('due: Kicking frog');
+  await wear.getByRole('listitem').filter({ hasText: 'Kicking frog' }).getByRole('button', { name: 'Renewed' }).click();
   await slide('Bent back straight', '2');
   await bench.saved();
   await page.reload();
@@ -118,9 +121,79 @@ test('what wears is one line: the tie in fish, a swivel that runs gritty, a rive
   await bench.unfold('Wear');
   await expect(wear.getByRole('slider', { name: 'Bent back straight' })).toHaveValue('2');
   expect(JSON.parse((await bench.exported()).text)).toMatchObject({
-    lure: { made: { used: { hours: 0, fish: 7, straightened: 2 } } },
+    lure: { made: { used: { hours: 0, fish: 7, straightened: 2, renewed: { 'trailer-1': { hours: 0, fish: 7 } } } } },
   });
   await bench.button(/^Undo/).click();
   await expect(wear.getByRole('slider', { name: 'Bent back straight' })).toHaveValue('0');
   await expectNothingForAxe(page);
+});
+
+test('the arm bent out falls silent, bent in too far it drags and stands; against the version of before, in the middle of a bar', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=lommer-clapper');
+  await bench.unfold('Versions');
+  await page.getByRole('region', { name: 'Versions' }).getByRole('button', { name: 'Keep' }).click();
+  await bench.button('Hear it').click();
+  const clack = page.getByTestId('sounding places').locator('[data-contact^=bladeOnHead]');
+  await expect(clack).toHaveCount(1);
+  const bend = page.getByRole('slider', { name: 'Bend of the arm, on the drawing' });
+  const bendBy = async (key: 'ArrowUp' | 'ArrowDown', degrees: number) => {
+    await bend.focus();
+    for (let i = 0; i < degrees; i++) await page.keyboard.press(key);
+  };
+  await bendBy('ArrowUp', 2);
+  await expect(clack).toHaveCount(0);
+  const sheet = page.getByRole('dialog', { name: 'How it sounds' });
+  const caption = sheet.getByTestId('sound in words');
+  await bench.button('How it sounds').click();
+  const meets = sheet.getByRole('listitem').filter({ hasText: /delta blade 36 and .*head/ });
+  await expect(meets).toContainText('silent: the two are clear of each other');
+  // Now against the version, which still clacks: one takes over from the other while it plays.
+  await sheet.getByRole('combobox', { name: 'Against' }).selectOption({ index: 1 });
+  await expect(sheet.getByTestId('apart in sound')).toContainText(/Surely, beside .*: .*quieter/);
+  await sheet.getByRole('radio', { name: 'Lommer Clapper, now' }).press('ArrowRight', { delay: 120 });
+  await expect(sheet.getByRole('button', { name: 'Stop' })).toBeVisible();
+  await sheet.getByRole('button', { name: 'As loud as each other' }).click();
+  await page.keyboard.press('Escape');
+  await bendBy('ArrowDown', 5);
+  await expect(clack).toHaveCount(1);
+  await bendBy('ArrowDown', 8);
+  await expect(clack).toHaveCount(0);
+  await bench.button('How it sounds').click();
+  await expect(caption).toContainText('Silent: nothing of it turns or strikes at this speed.');
+  await expect(meets).toContainText('silent: what would drive it stands still');
+});
+
+test('in the choice the part under the hand is weighed by its sound and heard on the lure, by press and by key', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=mirrow-drum');
+  await bench.unit(/bell/i).click();
+  await bench.button(/^Swap/).click();
+  const choice = page.getByRole('dialog');
+  const parts = choice.getByRole('option');
+  await choice.getByRole('radio', { name: 'loud' }).click();
+  const levels = () =>
+    parts.evaluateAll((rows) => rows.flatMap((row) => /([+−]?\d+)\s*dB/.exec(row.textContent ?? '')?.[1] ?? []));
+  await expect.poll(async () => (await levels()).length).toBeGreaterThan(1);
+  const numbers = (await levels()).map((text) => Number(text.replace('−', '-')));
+  expect(numbers).toEqual(numbers.toSorted((a, b) => a - b));
+  const heard = choice.getByTestId('hear candidate');
+  await choice.getByRole('combobox').press('ArrowDown');
+  await page.keyboard.press('Alt+h');
+  await expect(heard.getByRole('radio', { name: /^with / })).toBeChecked();
+  await expect(heard.getByTestId('apart in sound')).toContainText('beside the lure as it is', { ignoreCase: true });
+  // The same once more: the lure as it is, and nothing was put on.
+  await page.keyboard.press('Alt+h');
+  await expect(heard.getByRole('radio', { name: 'as it is' })).toBeChecked();
+  await parts.last().locator('[data-hear]').click();
+  await expect(heard.getByRole('radio', { name: /^with / })).toBeChecked();
+  await expect(choice).toBeVisible();
+  await expectNothingForAxe(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('sounding places')).toHaveCount(0);
+  await expect(bench.button('Undo')).toBeDisabled();
 });

@@ -38,6 +38,8 @@ export interface BuildSheetInput {
   readonly cuts: readonly CutLength[];
   readonly plan: Plan;
   readonly massKg: number;
+  /** What wears on it, a line each. */
+  readonly wears: readonly string[];
   readonly system: UnitSystem;
   readonly paper: PaperName;
   /** The day on the sheet, as the user's calendar says it. */
@@ -136,6 +138,8 @@ function columns(input: BuildSheetInput, topMm: number, sizeMm: number, measure:
   );
   partsInto(left, input);
   lengthsInto(left, input);
+  if (input.wears.length > 0) left.head('What wears');
+  for (const each of input.wears) left.row('', each);
   if (input.lure.note.trim() !== '') {
     left.head('Note');
     left.words(input.lure.note.trim());

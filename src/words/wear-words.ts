@@ -34,6 +34,15 @@ export function wearGist({ tie, arm, clocks }: Wear, build: Build, { fish }: Use
   return first ? clockWords(first, build).title : null;
 }
 
+/** What wears, a line each; clocks only of what has begun to. */
+export function wearTitles({ tie, arm, clocks }: Wear, build: Build, { hours, fish }: Used): string[] {
+  return [
+    ...(tie ? [tieWords(tie)] : []),
+    ...(arm ? [armWords(arm)] : []),
+    ...(hours + fish > 0 ? clocks.map((clock) => clockWords(clock, build)) : []),
+  ].map(({ title }) => title);
+}
+
 export function isTieDue(tie: TieWear): boolean {
   return tie.outcome === 'open' && tie.used >= 1;
 }

@@ -98,13 +98,16 @@ export type Build = z.infer<typeof buildSchema>;
 export const familySchema = z.enum(['inlineSpinner', 'spinnerbait', 'buzzbait']);
 export type Family = z.infer<typeof familySchema>;
 
+const hours = z.number().check(z.minimum(0), z.maximum(100_000));
 const times = z.int().check(z.minimum(0), z.maximum(100_000));
 
 /** What was done with a piece since it was made: in the water, h; fish taken on it; how often it was bent back straight. */
 export const usedSchema = z.strictObject({
-  hours: z.number().check(z.minimum(0), z.maximum(100_000)),
+  hours,
   fish: times,
   straightened: times,
+  /** Items that were renewed since, and after how many hours and fish. */
+  renewed: z.optional(z.record(itemIdSchema, z.strictObject({ hours, fish: times }))),
 });
 export type Used = z.infer<typeof usedSchema>;
 

@@ -172,5 +172,17 @@ describe('what wears on a lure', () => {
       );
     expect(Object.fromEntries(used(2))).toEqual({ band: 0.5, bait: 0.5 });
     expect(Object.fromEntries(used(4))).toMatchObject({ bait: 1 });
+    // One that was renewed begins anew; the others go on.
+    const clapper = demoLure('lommer-clapper').build;
+    const [bait] = Object.values(clapper.items).flatMap(({ id, part: { kind } }) => (kind === 'trailer' ? [id] : []));
+    if (!bait) throw new Error('it has a trailer');
+    const { clocks } = wearOf(clapper, LAKE_WATER, {
+      hours: 30,
+      fish: 5,
+      straightened: 0,
+      renewed: { [bait]: { hours: 20, fish: 4 } },
+    });
+    expect(clocks).toContainEqual(expect.objectContaining({ clock: 'bait', used: 0.25 }));
+    expect(clocks).toContainEqual(expect.objectContaining({ clock: 'band', used: 0.5 }));
   });
 });

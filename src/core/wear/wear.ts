@@ -6,7 +6,7 @@ import { isTie } from '../carriers/bent-wire';
 import type { Water } from '../hydro/water';
 import type { Edit } from '../lure/edit';
 import { stateOf } from '../lure/item-state';
-import { childrenOf, spotOf, type Build, type CarrierId, type ItemId, type Used } from '../lure/lure';
+import { childrenOf, spotOf, UNUSED, type Build, type CarrierId, type ItemId, type Used } from '../lure/lure';
 import { carriersOf } from '../lure/strung';
 import type { SwivelCondition } from '../parts/kinds/swivel';
 import { stallSpeeds } from '../predict/stalls';
@@ -121,9 +121,11 @@ function tieWear(build: Build, { fish, straightened }: Used): TieWear | null {
   return null;
 }
 
-function clocksOf(build: Build, water: Water, { hours, fish }: Used): Clock[] {
+function clocksOf(build: Build, water: Water, used: Used): Clock[] {
   return Object.values(build.items).flatMap((item): Clock[] => {
     const { id, part } = item;
+    const { hours: hoursBefore, fish: fishBefore } = used.renewed?.[id] ?? UNUSED;
+    const [hours, fish] = [Math.max(0, used.hours - hoursBefore), Math.max(0, used.fish - fishBefore)];
     const mended = (state: NonNullable<typeof item.state>): Edit[] => [
       { kind: 'adjust', item: id, changes: { state } },
     ];

@@ -1,11 +1,14 @@
 import { cutLengths } from '@/core/lengths/lengths';
 import { layOut } from '@/core/geometry/layout';
-import type { Lure } from '@/core/lure/lure';
+import { UNUSED, type Lure } from '@/core/lure/lure';
 import { lureMass } from '@/core/lengths/mass';
+import { LAKE_WATER } from '@/core/hydro/water';
 import { planMake } from '@/core/make/plan';
 import type { UnitSystem } from '@/core/units/write';
+import { wearOf } from '@/core/wear/wear';
 import { buildSheet } from '@/paper/build-sheet';
 import { FAMILY_WORDS } from '@/words/family-words';
+import { wearTitles } from '@/words/wear-words';
 import type { Measure, Page, SheetPaper } from '@/paper/page';
 import { bendingTemplate, templatePages, templateWidth, type Template } from '@/paper/template';
 
@@ -14,6 +17,7 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: SheetPaper, day: 
   const { build } = lure;
   const layout = layOut(build);
   const cuts = cutLengths(build, layout);
+  const used = lure.made?.used ?? UNUSED;
   return buildSheet(
     {
       lure,
@@ -22,6 +26,7 @@ export function sheetOf(lure: Lure, system: UnitSystem, paper: SheetPaper, day: 
       cuts,
       plan: planMake(build),
       massKg: lureMass(build, cuts),
+      wears: wearTitles(wearOf(build, LAKE_WATER, used), build, used),
       system,
       paper,
       day,

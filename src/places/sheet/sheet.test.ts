@@ -60,6 +60,7 @@ describe.each(['a4', 'letter'] as const)('the build sheet on %s', (paper) => {
       expect(text).toMatch(/Clipped wire flies/);
       expect(text).toMatch(/Sharp: cap the points/);
       expect(text).toMatch(/authority’s current text decides/);
+      expect(/Line tie (lasts|closed)/.test(text)).toBe(lure.family !== 'inlineSpinner');
       for (const { cutM } of cutLengths(lure.build)) expect(text).toContain(`${(cutM * 1000).toFixed(0)}`);
     }
   });

@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, useMemo, useState } from 'react';
-import { UNUSED, type Lure, type Used } from '@/core/lure/lure';
+import { UNUSED, type ItemId, type Lure, type Used } from '@/core/lure/lure';
 import { wearOf, type Clock } from '@/core/wear/wear';
 import { useDesk } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
@@ -24,9 +24,9 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
   const { build, made } = lure;
   const water = useDesk((state) => state.settings.water);
   const kept = made?.used ?? UNUSED;
-  const [tried, setTried] = useState<{ readonly from: Used; readonly used: Used } | null>(null);
-  // What is being slid holds until what was kept changes.
-  const used = tried?.from === kept ? tried.used : kept;
+  const [tried, setTried] = useState<Tried | null>(null);
+  // What is being slid holds until what was kept changes; what was tried on a design is not what was done with the piece.
+  const used = tried?.from === kept && tried.isMade === (made !== null) ? tried.used : kept;
   const wear = useMemo(() => wearOf(build, water, used), [build, water, used]);
   const { tie, arm, clocks } = wear;
   const isEmpty = useMemo(() => {
@@ -36,6 +36,10 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
   if (!tie && isEmpty && !made) return null;
   const settle = () => {
     if (made && used !== kept) change('use', [{ kind: 'use', used }]);
+  };
+  const renew = (item: ItemId) => {
+    const { hours, fish } = used;
+    change('use', [{ kind: 'use', used: { ...used, renewed: { ...used.renewed, [item]: { hours, fish } } } }]);
   };
   return (
     <Fold title="Wear" gist={wearGist(wear, build, used)}>
@@ -48,7 +52,7 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
           min={0}
           max={Math.max(most, kept[key])}
           step={1}
-          onSlide={(value) => setTried({ from: kept, used: { ...used, [key]: value } })}
+          onSlide={(value) => setTried({ from: kept, isMade: made !== null, used: { ...used, [key]: value } })}
           onSettle={settle}
         />
       ))}
@@ -65,6 +69,7 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
             sentence={clockWords(clock, build)}
             isDue={isClockDue(clock)}
             mend={clock.edits.length > 0 ? clock : null}
+            onRenew={made && clock.clock !== 'squeak' ? () => renew(clock.item) : null}
           />
         ))}
       </ul>
@@ -73,13 +78,21 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
   );
 });
 
+interface Tried {
+  readonly from: Used;
+  readonly isMade: boolean;
+  readonly used: Used;
+}
+
 interface RowProps {
   readonly sentence: WearSentence;
   readonly isDue: boolean;
   readonly mend?: Clock | null;
+  /** Another was put in its place. */
+  readonly onRenew?: (() => void) | null;
 }
 
-function Row({ sentence: { title, why }, isDue, mend = null }: RowProps) {
+function Row({ sentence: { title, why }, isDue, mend = null, onRenew = null }: RowProps) {
   return (
     <li className="flex flex-col gap-0.5">
       <p className={isDue ? 'font-semibold text-caution' : ''}>
@@ -94,6 +107,11 @@ function Row({ sentence: { title, why }, isDue, mend = null }: RowProps) {
           onClick={() => change(mend.clock === 'squeak' ? 'rivet' : 'swivel', mend.edits)}
         >
           {mend.clock === 'squeak' ? 'Let it spin' : 'As new on this lure'}
+        </Button>
+      )}
+      {onRenew && (
+        <Button dense className="self-start" onClick={onRenew}>
+          Renewed
         </Button>
       )}
     </li>
