@@ -5,6 +5,7 @@ import type { CoreJobs } from './core.worker';
 import { WorkerPool, type HowAsked } from './worker-pool';
 
 let pool: WorkerPool | null = null;
+let ownPool: WorkerPool | null = null;
 
 /**
  * Asks a worker to do a job.
@@ -17,6 +18,15 @@ export function askCore<J extends keyof CoreJobs & string>(
 ): Promise<AnswerOf<CoreJobs[J]>> {
   pool ??= new WorkerPool(start, mostWorkers());
   return pool.ask(job, args, how) as Promise<AnswerOf<CoreJobs[J]>>;
+}
+
+/** Asks a worker of its own, which does nothing else: for what an ear waits for. Fails as `askCore` does. */
+export function askCoreAtOnce<J extends keyof CoreJobs & string>(
+  job: J,
+  args: ArgsOf<CoreJobs[J]>,
+): Promise<AnswerOf<CoreJobs[J]>> {
+  ownPool ??= new WorkerPool(start, 1);
+  return ownPool.ask(job, args, {}) as Promise<AnswerOf<CoreJobs[J]>>;
 }
 
 /** One processor is left to the page. */

@@ -2,7 +2,7 @@
 import { expose, transfer } from 'comlink';
 import type { FindingsContext } from '../core/judgement/findings';
 import { mendings } from '../core/judgement/mending';
-import type { Water } from '../core/hydro/water';
+import { waterViscosity, type Water } from '../core/hydro/water';
 import type { Build, Lure } from '../core/lure/lure';
 import { CATALOGUE } from '../core/parts/catalogue';
 import type { Part } from '../core/parts/part';
@@ -11,23 +11,27 @@ import { compare } from '../core/predict/compare';
 import { moversOf } from '../core/predict/movers';
 import { predict, type Asked } from '../core/predict/predict';
 import { retrievePath } from '../core/predict/retrieve-path';
+import { lureInWater } from '../core/predict/lure-in-water';
 import { learnFrom } from '../core/predict/readings';
+import { soundAsBelieved, type SoundAsked } from '../core/predict/sound';
 import { predictSpin } from '../core/predict/spin';
 import { stallSpeeds } from '../core/predict/stalls';
-import { renderLoop, type RenderAsked } from '../core/sound/render';
+import { peakOf, renderLoop, rmsOf, type RenderAsked } from '../core/sound/render';
 import { weighing } from '../core/prepared/weigh';
 import { atOnce, answerer, bySteps } from './answering';
 
-/** What is heard of a lure at a speed, with its spread, and its loop of samples. */
-function hear(build: Build, water: Water, speedMps: number, asked: Asked, how: RenderAsked) {
-  const [prediction] = predict(build, water, [speedMps], asked).sounds;
-  if (!prediction) throw new Error('hear: no sound was asked for');
-  const loop = 'heard' in prediction ? renderLoop(prediction.heard, how) : new Float32Array(0);
-  return { prediction, loop };
+/** What is heard of a lure at a speed, as a loop of samples, Pa, with its peak and strength; without a sample where nothing can be said. */
+function soundLoop(build: Build, water: Water, speedMps: number, asked: SoundLoopAsked, how: RenderAsked) {
+  const inWater = lureInWater(build, water, asked.outfit, asked.state);
+  const heard = soundAsBelieved(inWater, waterViscosity(water), speedMps, asked.sound, asked.learnt);
+  const loop = heard ? renderLoop(heard, how) : new Float32Array(0);
+  return { loop, peak: peakOf(loop), rms: rmsOf(loop) };
 }
 
+type SoundLoopAsked = Required<Asked> & { readonly sound: SoundAsked };
+
 const jobs = {
-  hear: atOnce(hear),
+  soundLoop: atOnce(soundLoop),
   predict: atOnce(predict),
   predictSpin: atOnce(predictSpin),
   stallSpeeds: atOnce(stallSpeeds),

@@ -4,7 +4,7 @@
  */
 import { armStiffness } from '../hydro/arm-shake';
 import { USUAL_OUTFIT } from '../hydro/outfit';
-import { REFERENCE_SPEED_MPS } from '../hydro/spin-blade';
+import { REFERENCE_SPEED_MPS, type ReferenceCoefficients } from '../hydro/spin-blade';
 import { LAKE_WATER, waterViscosity } from '../hydro/water';
 import { buildSchema, type ItemId } from '../lure/lure';
 import { type Bottom, type Contact } from '../sound/contact';
@@ -23,11 +23,11 @@ import {
 } from '../sound/motion';
 import { between, BAND_EDGES_HZ, centroidOf, PEOPLE_HZ, type Bands } from '../sound/radiation';
 import { said, spreadOf, type Moved, type Said, type Scale } from './band';
-import type { Factor } from './factors';
+import { beliefFor, coefficientsAt, sharedAt, type Belief, type Factor } from './factors';
 import { lureInWater, type LureInWater } from './lure-in-water';
 import type { BeliefCase, PredictionBasis } from './outputs';
 import { rideAt, type NearbyRide, type Ride } from './ride';
-import { scaledAsEstimated } from './scaled-lure';
+import { scaledAsEstimated, scaledTo } from './scaled-lure';
 import { axleCosines } from './inclined';
 import { troubleAt, type Trouble } from './trouble';
 import { outcomesAt, turnAll, type BladeOutcome } from './turned';
@@ -114,11 +114,40 @@ export function soundAsEstimated(
   speedMps: number,
   asked: SoundAsked,
 ): Heard | null {
+  return soundOnce(inWater, viscosityPaS, speedMps, asked, scaledAsEstimated(inWater), undefined);
+}
+
+/** The same with every coefficient as believed after readings: as `soundsSaid` has it, without its spreads and much sooner. */
+export function soundAsBelieved(
+  inWater: LureInWater,
+  viscosityPaS: number,
+  speedMps: number,
+  asked: SoundAsked,
+  learnt: Belief | null,
+): Heard | null {
+  const stations = inWater.spinners.map(({ station }) => station);
+  const { factors, middle } = beliefFor(stations, learnt);
+  const coefficients = inWater.spinners.map(({ nominal, station }) =>
+    coefficientsAt(nominal, station, factors, middle),
+  );
+  const scaled = scaledTo(inWater, sharedAt(factors, middle));
+  return soundOnce(inWater, viscosityPaS, speedMps, asked, scaled, coefficients);
+}
+
+function soundOnce(
+  inWater: LureInWater,
+  viscosityPaS: number,
+  speedMps: number,
+  asked: SoundAsked,
+  scaled: BeliefCase['scaled'],
+  coefficients: readonly ReferenceCoefficients[] | undefined,
+): Heard | null {
   const axleCos = axleCosines(inWater, [speedMps]);
-  const outcomes = outcomesAt(turnAll(inWater.spinners, inWater.rho, [speedMps], { axleCos }), 0);
+  const how = { axleCos, ...(coefficients && { coefficients }) };
+  const outcomes = outcomesAt(turnAll(inWater.spinners, inWater.rho, [speedMps], how), 0);
   if (troubleAt(speedMps, outcomes)) return null;
-  const ride = rideAt(inWater, scaledAsEstimated(inWater), outcomes, speedMps, [inWater.outfit.lineOutM]);
-  return soundOfRide(inWater, ride, outcomes, viscosityPaS, asked);
+  const ride = rideAt(inWater, scaled, outcomes, speedMps, [inWater.outfit.lineOutM]);
+  return soundOfRide(inWater, ride, outcomes, viscosityPaS, asked, scaled);
 }
 
 /** The same of a ride that is worked out already. */
@@ -128,9 +157,9 @@ export function soundOfRide(
   outcomes: readonly (BladeOutcome | undefined)[],
   viscosityPaS: number,
   asked: SoundAsked,
+  scaled: BeliefCase['scaled'] = scaledAsEstimated(inWater),
 ): Heard {
   const contacts = contactsOf(inWater.build, inWater.layout, inWater.rho, asked.bottom);
-  const scaled = scaledAsEstimated(inWater);
   return hear(contacts, motionOf(inWater, ride, outcomes, viscosityPaS, asked, SOUND_AS_ESTIMATED, scaled));
 }
 

@@ -25,6 +25,13 @@ export function peakOf(loop: Float32Array): number {
   return loop.reduce((most, each) => Math.max(most, Math.abs(each)), 0);
 }
 
+/** How strong a loop is: the root of its mean square. */
+export function rmsOf(loop: Float32Array): number {
+  let sum = 0;
+  for (const each of loop) sum += each * each;
+  return loop.length > 0 ? Math.sqrt(sum / loop.length) : 0;
+}
+
 /** Numbers from 0 to 1, the same for the same seed (xorshift32, Marsaglia 2003). */
 export function seeded(seed: number): () => number {
   let state = (Math.imul(seed | 0, 0x9e3779b1) ^ 0x85ebca6b) | 0 || 1;

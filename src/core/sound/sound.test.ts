@@ -6,7 +6,13 @@ import { anyDressedLure } from '@/testing/any-lure';
 import { bentAt, demoLure, plainBuzz, plainSpinner } from '@/testing/lures';
 import { measured } from '@/testing/measured';
 import { DEMO_LURES } from '@/demo/scenario';
+import { USUAL_OUTFIT } from '../hydro/outfit';
+import { LAKE_WATER, waterViscosity } from '../hydro/water';
 import type { Lure } from '../lure/lure';
+import { lureInWater } from '../predict/lure-in-water';
+import { predict } from '../predict/predict';
+import { learnFrom } from '../predict/readings';
+import { soundAsBelieved, USUAL_SOUND } from '../predict/sound';
 import { BOTTOMS } from './contact';
 import { contactsOf } from './contacts';
 import { layOut } from '../geometry/layout';
@@ -141,6 +147,29 @@ describe('the sound of any lure', () => {
       'within 1.5 dB',
     );
     expect(Math.abs(worst)).toBeLessThan(1.5);
+  });
+
+  it('is the same before its spreads are worked out as with them, as estimated and after a reading', () => {
+    let turning = 0;
+    for (const { build } of DEMO_LURES) {
+      const inWater = lureInWater(build, LAKE_WATER, USUAL_OUTFIT);
+      for (const speedMps of [0.5, 0.8, 1.3]) {
+        const [station] = inWater.spinners.map((each) => each.station);
+        const read = station ? [{ kind: 'rate', station, speedMps, rateHz: 9, errorShare: 0.05 } as const] : [];
+        for (const learnt of [null, learnFrom(build, LAKE_WATER, read).belief]) {
+          const [whole] = predict(build, LAKE_WATER, [speedMps], { sound: USUAL_SOUND, learnt }).sounds;
+          const soon = soundAsBelieved(inWater, waterViscosity(LAKE_WATER), speedMps, USUAL_SOUND, learnt);
+          if (!whole || !('heard' in whole)) {
+            expect(soon).toBeNull();
+            continue;
+          }
+          turning += soon?.beats.length ?? 0;
+          const off = (soon?.bands ?? []).map((each, i) => Math.abs(each / (whole.heard.bands[i] as number) - 1));
+          expect(Math.max(...off)).toBeLessThan(1e-6);
+        }
+      }
+    }
+    expect(turning).toBeGreaterThan(40);
   });
 
   it('of a mirror image is the same', () => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
@@ -8,13 +8,14 @@ import type { BladeState } from '@/core/in-water/bearing';
 import type { Build } from '@/core/lure/lure';
 import type { Belief } from '@/core/predict/factors';
 import type { SoundAsked } from '@/core/predict/sound';
-import { peakOf, SAMPLE_RATE_HZ } from '@/core/sound/render';
-import { askCore } from '@/workers/core-client';
+import { SAMPLE_RATE_HZ } from '@/core/sound/render';
+import { askCore, askCoreAtOnce } from '@/workers/core-client';
 import { useDesk } from '../desk-state';
 import { shownOf, useCore, useLearnt, type Asked } from '../figures/use-core';
+import { shownHistory } from '../shown-lure';
 import { retrieveSpeed } from '../speed';
 import { LoopPlayer } from './loop-player';
-import { forgetSound, useSound, type SoundAnswer } from './sound-state';
+import { forgetSound, useSound, type SoundAnswer, type SoundLoop } from './sound-state';
 
 const LOOP_S = 4;
 /** The same every time, so that only what is changed sounds otherwise. */
@@ -28,56 +29,84 @@ interface SoundQuestion {
   readonly learnt: Belief | null;
   readonly speedMps: number;
   readonly sound: SoundAsked;
+}
+
+interface LoopQuestion {
+  readonly of: SoundQuestion;
   readonly alone: string | null;
   readonly without: readonly string[];
 }
 
-async function askSound(question: SoundQuestion): Promise<SoundAnswer> {
-  const { build, water, outfit, bladeState: state, learnt, speedMps, sound, alone, without } = question;
-  const how = { seconds: LOOP_S, seed: SEED, without, ...(alone === null ? {} : { only: [alone] }) };
-  const { prediction, loop } = await askCore('hear', [build, water, speedMps, { outfit, state, learnt, sound }, how]);
-  return { build, speedMps, prediction, loop };
+interface LoopAnswer extends SoundLoop {
+  readonly of: SoundQuestion;
 }
 
-const askOther = (question: SoundQuestion | null): Promise<SoundAnswer | null> =>
-  question ? askSound(question) : Promise.resolve(null);
+const askLoop = async (question: LoopQuestion | null): Promise<LoopAnswer | null> => {
+  if (!question) return null;
+  const { of, alone, without } = question;
+  const { build, water, outfit, bladeState: state, learnt, speedMps, sound } = of;
+  const how = { seconds: LOOP_S, seed: SEED, without, ...(alone === null ? {} : { only: [alone] }) };
+  const asked = { outfit, state, learnt, sound };
+  return { of, ...(await askCoreAtOnce('soundLoop', [build, water, speedMps, asked, how])) };
+};
 
-/** Keeps the sound of the open lure worked out, and played while it is asked for: at the present retrieve, whatever that becomes. */
-export function SoundKeeper({ build }: { readonly build: Build }) {
+const askSound = async (question: SoundQuestion | null): Promise<SoundAnswer | null> => {
+  if (!question) return null;
+  const { build, water, outfit, bladeState: state, learnt, speedMps, sound } = question;
+  const { sounds } = await askCore('predict', [build, water, [speedMps], { outfit, state, learnt, sound }]);
+  const [prediction] = sounds;
+  if (!prediction) throw new Error('askSound: a sound was asked for');
+  return { build, speedMps, prediction };
+};
+
+/**
+ * Keeps the sound of the open lure worked out, and played while it is asked for: at the present retrieve, whatever that
+ * becomes. It follows the hand itself, before all that stands around the drawing does.
+ */
+export function SoundKeeper() {
+  const build = useDesk((state) => shownHistory(state)?.lure.build);
+  return build && <KeeperOf build={build} />;
+}
+
+function KeeperOf({ build }: { readonly build: Build }) {
   const { water, outfit, retrieve, fish, soundVolume } = useDesk((state) => state.settings);
   const bladeState = useDesk((state) => state.bladeState);
   const learnt = useLearnt(build);
   const { isPlaying, manner, bottom, hours, alone, without, against, side, isMatched } = useSound(
-    useShallow((state) => ({ ...state, now: null, other: null })),
+    useShallow((state) => ({ ...state, now: null, other: null, nowLoop: null })),
   );
   const speedMps = retrieveSpeed(retrieve);
   const question = useMemo(
-    () => ({
-      build,
-      water,
-      outfit,
-      bladeState,
-      learnt,
-      speedMps,
-      sound: { manner, bottom, hours, fish },
-      alone,
-      without,
-    }),
-    [build, water, outfit, bladeState, learnt, speedMps, manner, bottom, hours, fish, alone, without],
+    () => ({ build, water, outfit, bladeState, learnt, speedMps, sound: { manner, bottom, hours, fish } }),
+    [build, water, outfit, bladeState, learnt, speedMps, manner, bottom, hours, fish],
   );
   const otherQuestion = useMemo(
-    // What is heard alone of one lure may not be on the other.
-    () => (against ? { ...question, build: against.build, learnt: null, alone: null, without: [] } : null),
+    () => (against ? { ...question, build: against.build, learnt: null } : null),
     [question, against],
   );
-  const now = useSteady(useCore(askSound, question));
-  const other = useSteady(useCore(askOther, otherQuestion));
+  const loopQuestion = useMemo(() => ({ of: question, alone, without }), [question, alone, without]);
+  const otherLoopQuestion = useMemo(
+    // What is heard alone of one lure may not be on the other.
+    () => (otherQuestion ? { of: otherQuestion, alone: null, without: [] } : null),
+    [otherQuestion],
+  );
+  const nowLooped = useCore(askLoop, loopQuestion);
+  const otherLooped = useCore(askLoop, otherLoopQuestion);
+  const nowLoop = shownOf(nowLooped);
+  const lastOther = shownOf(otherLooped);
+  // What is still shown of another before is not of this one.
+  const otherLoop = lastOther?.of.build === against?.build ? lastOther : null;
+  // First it is heard, then what is said of it is worked out.
+  const saidOfNow = useCore(askSound, nowLoop?.of ?? null);
+  const saidOfOther = useCore(askSound, otherLoop?.of ?? null);
+  const now = useSteady(nowLooped.state === 'failed' ? nowLooped : saidOfNow);
+  const other = useSteady(otherLooped.state === 'failed' ? otherLooped : saidOfOther);
   useEffect(() => {
-    useSound.setState({ now, other: against ? other : null });
-  }, [now, other, against]);
+    useSound.setState({ now, other: against ? other : null, nowLoop });
+  }, [now, other, against, nowLoop]);
 
   const player = useRef<LoopPlayer | null>(null);
-  useEffect(() => {
+  useLayoutEffect(() => {
     player.current ??= new LoopPlayer();
     return () => {
       player.current?.close();
@@ -85,8 +114,8 @@ export function SoundKeeper({ build }: { readonly build: Build }) {
       forgetSound();
     };
   }, []);
-  const [nowLoop, otherLoop] = [shownOf(now)?.loop ?? null, (against && shownOf(other)?.loop) ?? null];
-  useEffect(() => {
+  const [ofNow, ofOther] = [sounding(nowLoop), sounding(otherLoop)];
+  useLayoutEffect(() => {
     const playing = player.current;
     if (!playing) return;
     if (!isPlaying) {
@@ -95,12 +124,12 @@ export function SoundKeeper({ build }: { readonly build: Build }) {
     }
     playing.setVolume(soundVolume);
     void playing.play();
-    const [a, b] = levelled(nowLoop, otherLoop, isMatched);
-    if (a) playing.setLoop('now', a, SAMPLE_RATE_HZ);
-    if (b) playing.setLoop('other', b, SAMPLE_RATE_HZ);
-  }, [isPlaying, nowLoop, otherLoop, isMatched, soundVolume]);
-  const isOtherHeard = side === 'other' && otherLoop !== null;
-  useEffect(() => {
+    const [a, b] = levels(ofNow, ofOther, isMatched);
+    playing.setLoop('now', ofNow && { samples: ofNow.loop, rateHz: SAMPLE_RATE_HZ, level: a });
+    playing.setLoop('other', ofOther && { samples: ofOther.loop, rateHz: SAMPLE_RATE_HZ, level: b });
+  }, [isPlaying, ofNow, ofOther, isMatched, soundVolume]);
+  const isOtherHeard = side === 'other' && ofOther !== null;
+  useLayoutEffect(() => {
     player.current?.hear(isOtherHeard ? 'other' : 'now');
   }, [isOtherHeard, isPlaying]);
   return null;
@@ -117,17 +146,15 @@ function useSteady<T>(asked: Asked<T>): Asked<T> {
   }, [state, answer, reason]);
 }
 
-type Loop = Float32Array<ArrayBuffer>;
-
-/** Both loops from −1 to 1 by one factor, so that one is as much louder as it is; or each as strong as the other. */
-function levelled(now: Loop | null, other: Loop | null, isMatched: boolean): readonly [Loop | null, Loop | null] {
-  const strength = (loop: Loop | null) => (loop && isMatched ? rms(loop) : 1) || 1;
-  const [a, b] = [strength(now), strength(other)];
-  const most = Math.max(now ? peakOf(now) / a : 0, other ? peakOf(other) / b : 0) || 1;
-  const scaled = (loop: Loop | null, by: number) => loop && loop.map((each) => each / (by * most));
-  return [scaled(now, a), scaled(other, b)];
+/** Null of a loop without a sample. */
+function sounding(answer: SoundLoop | null): SoundLoop | null {
+  return answer && answer.loop.length > 0 ? answer : null;
 }
 
-function rms(loop: Loop): number {
-  return Math.sqrt(loop.reduce((sum, each) => sum + each * each, 0) / loop.length);
+/** What both loops are brought to −1 to 1 by: one factor, so that one is as much louder as it is; or each as strong as the other. */
+function levels(now: SoundLoop | null, other: SoundLoop | null, isMatched: boolean): readonly [number, number] {
+  const strength = (loop: SoundLoop | null) => (loop && isMatched ? loop.rms : 1) || 1;
+  const [a, b] = [strength(now), strength(other)];
+  const most = Math.max((now?.peak ?? 0) / a, (other?.peak ?? 0) / b) || 1;
+  return [1 / (a * most), 1 / (b * most)];
 }

@@ -222,7 +222,8 @@ function PictureOf({
   const without = useSound((state) => state.without);
   const frame = useRef<HTMLElement>(null);
   const size = useSize(frame);
-  const { build, loop } = answer;
+  const { build } = answer;
+  const loop = useSound((state) => state.nowLoop?.loop);
   const caption = soundCaption(sound, build);
   const names = useMemo(
     () =>
@@ -237,6 +238,12 @@ function PictureOf({
   const version = lure.versions.find((each) => each.build === build)?.name ?? 'as it is now';
   const drawn = `${oneSpeedInWords(retrieve)}, ${MANNER_WORDS[manner]}`;
   const fileName = `${lure.id}-sound`;
+  const saveSound = () =>
+    void import('@/paper/write-wav')
+      .then(({ writeWav }) => {
+        if (loop) saveFile(`${fileName}.wav`, writeWav(loop, { lure: lure.name, version, drawn }), 'audio/wav');
+      })
+      .catch(() => tell('trouble', 'The sound could not be written. Try again once the app is all there.'));
   return (
     <figure ref={frame} className="flex flex-col gap-2">
       <SoundPicture
@@ -252,15 +259,7 @@ function PictureOf({
         {caption} <span className="text-ink-soft">{earsWords(fish)}</span>
       </figcaption>
       <div className="flex flex-wrap gap-2">
-        <Button
-          onClick={() =>
-            void import('@/paper/write-wav')
-              .then(({ writeWav }) =>
-                saveFile(`${fileName}.wav`, writeWav(loop, { lure: lure.name, version, drawn }), 'audio/wav'),
-              )
-              .catch(() => tell('trouble', 'The sound could not be written. Try again once the app is all there.'))
-          }
-        >
+        <Button disabled={loop === undefined} onClick={saveSound}>
           Sound as a file (WAV)
         </Button>
         <Button

@@ -34,8 +34,9 @@ export interface ApartInSoundProps {
 
 /** In what one of the two differs from the other, for sure and perhaps. */
 export function ApartInSound({ from, fromName, isBrief = false }: ApartInSoundProps) {
-  const { now, other } = useSound();
-  const answers = [now && shownOf(now), other && shownOf(other)];
+  const { now, other, against } = useSound();
+  const ofOtherAsked = other && shownOf(other);
+  const answers = [now && shownOf(now), ofOtherAsked?.build === against?.build ? ofOtherAsked : null];
   const [ofNow, ofOther] = answers.map((each) => (each && 'heard' in each.prediction ? each.prediction.whole : null));
   if (!ofNow || !ofOther)
     return (

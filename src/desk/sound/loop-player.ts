@@ -4,9 +4,17 @@
  */
 const FADE_S = 0.02;
 
+/** What is played: its samples, and what brings them to −1 to 1. */
+export interface PlayedLoop {
+  readonly samples: Float32Array<ArrayBuffer>;
+  readonly rateHz: number;
+  readonly level: number;
+}
+
 interface Track {
   readonly source: AudioBufferSourceNode;
   readonly gain: GainNode;
+  readonly played: PlayedLoop;
 }
 
 export class LoopPlayer {
@@ -23,9 +31,22 @@ export class LoopPlayer {
     if (this.context && this.master) fadeTo(this.master.gain, volume, this.context);
   }
 
-  /** From now on this loop stands under this name. @param samples from −1 to 1 */
-  setLoop(name: string, samples: Float32Array<ArrayBuffer>, rateHz: number) {
+  /** From now on this loop stands under this name; null for nothing to be heard under it. */
+  setLoop(name: string, played: PlayedLoop | null) {
+    const former = this.tracks.get(name);
+    if (played && former?.played.samples === played.samples) {
+      this.tracks.set(name, { ...former, played });
+      this.hear(this.heard);
+      return;
+    }
+    this.tracks.delete(name);
+    if (played) this.tracks.set(name, this.begin(played, this.heard === name));
+    if (former) this.end(former);
+  }
+
+  private begin(played: PlayedLoop, isHeard: boolean): Track {
     const { context, master } = this.opened();
+    const { samples, rateHz, level } = played;
     const buffer = context.createBuffer(1, samples.length, rateHz);
     buffer.copyToChannel(samples, 0);
     const gain = context.createGain();
@@ -37,10 +58,8 @@ export class LoopPlayer {
     source.connect(gain);
     const since = context.currentTime - this.begunAt;
     source.start(0, since % buffer.duration);
-    const former = this.tracks.get(name);
-    this.tracks.set(name, { source, gain });
-    if (this.heard === name) fadeTo(gain.gain, 1, context);
-    if (former) this.end(former);
+    if (isHeard) fadeTo(gain.gain, level, context);
+    return { source, gain, played };
   }
 
   /** Lets the loop of this name be heard, and no other; none of them for null. */
@@ -48,7 +67,7 @@ export class LoopPlayer {
     this.heard = name;
     const { context } = this;
     if (!context) return;
-    for (const [each, { gain }] of this.tracks) fadeTo(gain.gain, each === name ? 1 : 0, context);
+    for (const [each, { gain, played }] of this.tracks) fadeTo(gain.gain, each === name ? played.level : 0, context);
   }
 
   /** Begins, after a press: a browser lets nothing sound before. */

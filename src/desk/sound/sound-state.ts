@@ -6,12 +6,18 @@ import type { Bottom } from '@/core/sound/contact';
 import type { Manner } from '@/core/sound/motion';
 import type { Asked } from '../figures/use-core';
 
-/** A sound worked out: what is said of it, and its loop, Pa. */
+/** What is said of a sound. */
 export interface SoundAnswer {
   readonly build: Build;
   readonly speedMps: number;
   readonly prediction: SoundPrediction;
+}
+
+/** A sound as samples, Pa; none where nothing can be said of it. */
+export interface SoundLoop {
   readonly loop: Float32Array<ArrayBuffer>;
+  readonly peak: number;
+  readonly rms: number;
 }
 
 /** What the lure is heard against. */
@@ -36,8 +42,10 @@ export interface SoundState {
   readonly side: 'now' | 'other';
   /** Both as loud as each other; else as loud as they are. */
   readonly isMatched: boolean;
-  readonly now: Asked<SoundAnswer> | null;
+  readonly now: Asked<SoundAnswer | null> | null;
   readonly other: Asked<SoundAnswer | null> | null;
+  /** As it is heard now: there before what is said of it. */
+  readonly nowLoop: SoundLoop | null;
 }
 
 export const useSound = create<SoundState>(() => ({
@@ -52,11 +60,21 @@ export const useSound = create<SoundState>(() => ({
   isMatched: false,
   now: null,
   other: null,
+  nowLoop: null,
 }));
 
 /** What is of one lure goes with it: another is not played unasked. */
 export function forgetSound() {
-  useSound.setState({ isPlaying: false, alone: null, without: [], against: null, side: 'now', now: null, other: null });
+  useSound.setState({
+    isPlaying: false,
+    alone: null,
+    without: [],
+    against: null,
+    side: 'now',
+    now: null,
+    other: null,
+    nowLoop: null,
+  });
 }
 
 export function togglePlaying() {

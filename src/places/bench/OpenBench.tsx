@@ -188,7 +188,7 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
       lureId={lure.id}
     >
       <Boundary name="The sound" {...onLure}>
-        {isSoundWanted && <SoundKeeper key={lure.id} build={build} />}
+        {isSoundWanted && <SoundKeeper key={lure.id} />}
       </Boundary>
       <Sheets speedMps={speedMps} />
     </BenchFrame>
