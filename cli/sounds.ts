@@ -44,12 +44,16 @@ function oneOf<T extends string>(what: string, text: string | undefined, all: re
   throw new CommandError(`unknown${what}`, `No ${what.toLowerCase()} “${String(text)}”. There are: ${all.join(', ')}.`);
 }
 
-export function readSound({ manner, bottom, hours, fish }: CommandOptions): SoundAsked {
+/** As asked for; what rubs is worked in by as many hours as the lure's file tells of the piece that is made. */
+export function readSound({ manner, bottom, hours, fish }: CommandOptions, { made }: Lure): SoundAsked {
   return {
     manner: oneOf('Manner', manner, MANNERS, USUAL_SOUND.manner),
     bottom: oneOf('Bottom', bottom, BOTTOMS, USUAL_SOUND.bottom),
     fish: oneOf('Fish', fish, FISH_GROUPS, USUAL_SOUND.fish),
-    hours: hours === undefined ? USUAL_SOUND.hours : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
+    hours:
+      hours === undefined
+        ? (made?.used?.hours ?? USUAL_SOUND.hours)
+        : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
   };
 }
 
@@ -64,7 +68,7 @@ export function soundJson(lure: Lure, water: Water, options: CommandOptions, ask
       : readNumber('badSeconds', options.seconds, 'number', LEAST_SECONDS, MOST_SECONDS);
   const seed = options.seed === undefined ? 1 : readNumber('badSeed', options.seed, 'number', 0, MOST_SEED);
   if (!Number.isInteger(seed)) throw new CommandError('badSeed', `“${String(options.seed)}” is no whole number.`);
-  const sound = readSound(options);
+  const sound = readSound(options, lure);
   const [prediction] = predict(lure.build, water, [speedMps], { ...asked, sound }).sounds;
   if (!prediction) throw new Error('soundJson: a sound was asked for');
   const only = options.only === undefined ? null : contactNamed(prediction, options.only);

@@ -66,7 +66,8 @@ const PICTURES: readonly Picture[] = [
       await choose('Suvra Needle')(page);
       await page.getByRole('option', { name: /Willow/ }).click();
       await page.getByRole('button', { name: 'Swap this part' }).click();
-      await page.waitForTimeout(400);
+      await page.locator('[data-hear]').nth(2).click();
+      await page.getByTestId('apart in sound').waitFor();
     },
   },
   { name: 'bench-phone', width: 390, height: 844 },
@@ -167,7 +168,10 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { name, width = 1280, height = 800, dark, then } of PICTURES) {
+// All, or those named behind the command.
+const named = process.argv.slice(2);
+const pictures = PICTURES.filter(({ name }) => named.length === 0 || named.includes(name));
+for (const { name, width = 1280, height = 800, dark, then } of pictures) {
   const context = await browser.newContext({
     viewport: { width, height },
     colorScheme: dark ? 'dark' : 'light',

@@ -15,7 +15,7 @@ import { shownOf, useCore, useLearnt, type Asked } from '../figures/use-core';
 import { shownHistory } from '../shown-lure';
 import { retrieveSpeed } from '../speed';
 import { LoopPlayer } from './loop-player';
-import { forgetSound, useSound, type SoundAnswer, type SoundLoop } from './sound-state';
+import { forgetSound, useHoursWorkedIn, useSound, type SoundAnswer, type SoundLoop } from './sound-state';
 
 const LOOP_S = 4;
 /** The same every time, so that only what is changed sounds otherwise. */
@@ -72,7 +72,8 @@ function KeeperOf({ build }: { readonly build: Build }) {
   const { water, outfit, retrieve, fish, soundVolume } = useDesk((state) => state.settings);
   const bladeState = useDesk((state) => state.bladeState);
   const learnt = useLearnt(build);
-  const { isPlaying, manner, bottom, hours, alone, without, against, side, isMatched } = useSound(
+  const hours = useHoursWorkedIn();
+  const { isPlaying, manner, bottom, alone, without, against, side, isMatched } = useSound(
     useShallow((state) => ({ ...state, now: null, other: null, nowLoop: null })),
   );
   const speedMps = retrieveSpeed(retrieve);

@@ -40,7 +40,16 @@ import { shownOf, useCore } from '../figures/use-core';
 import { changeSettings } from '../settings';
 import { oneSpeedInWords, speedUnitOf } from '../speed';
 import { AgainstRow } from './AgainstRow';
-import { hearAlone, hearHow, isHeard, leaveOut, togglePlaying, useSound, type SoundAnswer } from './sound-state';
+import {
+  hearAlone,
+  hearHow,
+  isHeard,
+  leaveOut,
+  togglePlaying,
+  useHoursWorkedIn,
+  useSound,
+  type SoundAnswer,
+} from './sound-state';
 
 const WHOLE: readonly SoundOutput[] = [
   'levelDb',
@@ -66,7 +75,7 @@ export interface SoundSheetProps {
 /** All of how a lure sounds at the present retrieve: heard, seen, in words and in figures, each contact by itself. */
 export function SoundSheet({ lure, onClose }: SoundSheetProps) {
   const { retrieve, fish, soundVolume } = useDesk((state) => state.settings);
-  const { isPlaying, manner, bottom, hours, now } = useSound();
+  const { isPlaying, manner, bottom, now } = useSound();
   const answer = now && shownOf(now);
   return (
     <Sheet
@@ -114,21 +123,14 @@ export function SoundSheet({ lure, onClose }: SoundSheetProps) {
         </div>
         {now?.state === 'failed' && <p role="alert">It could not be worked out ({now.reason}).</p>}
         {!answer && now?.state !== 'failed' && <p className="text-ink-soft">Working out how it sounds…</p>}
-        {answer && <Answer lure={lure} answer={answer} hours={hours} />}
+        {answer && <Answer lure={lure} answer={answer} />}
       </div>
     </Sheet>
   );
 }
 
-function Answer({
-  lure,
-  answer,
-  hours,
-}: {
-  readonly lure: Lure;
-  readonly answer: SoundAnswer;
-  readonly hours: number;
-}) {
+function Answer({ lure, answer }: { readonly lure: Lure; readonly answer: SoundAnswer }) {
+  const hours = useHoursWorkedIn();
   const { prediction, build, speedMps } = answer;
   const moved = useMoved(build, speedMps);
   if (!('heard' in prediction)) return <p role="alert">{noRideWords(prediction)}</p>;
@@ -156,7 +158,7 @@ function Answer({
             value={hours}
             words={hours === 0 ? 'new' : `${hours} h`}
             min={0}
-            max={LONGEST_WORN_H}
+            max={Math.max(LONGEST_WORN_H, hours)}
             step={1}
             onSlide={(value) => hearHow({ hours: value })}
           />
@@ -182,7 +184,8 @@ const askMoved = ({ build, water, outfit, state, speedMps, sound }: MovedQuestio
 function useMoved(build: Build, speedMps: number): MovesShown | null {
   const { water, outfit, system, retrieve, fish } = useDesk((state) => state.settings);
   const state = useDesk(({ bladeState }) => bladeState);
-  const { manner, bottom, hours } = useSound();
+  const { manner, bottom } = useSound();
+  const hours = useHoursWorkedIn();
   const question = useMemo(
     () => ({ build, water, outfit, state, speedMps, sound: { manner, bottom, hours, fish } }),
     [build, water, outfit, state, speedMps, manner, bottom, hours, fish],

@@ -4,6 +4,7 @@ import type { Build } from '@/core/lure/lure';
 import type { SoundPrediction } from '@/core/predict/sound';
 import type { Bottom } from '@/core/sound/contact';
 import type { Manner } from '@/core/sound/motion';
+import { useDesk } from '../desk-state';
 import type { Asked } from '../figures/use-core';
 
 /** What is said of a sound. */
@@ -32,8 +33,8 @@ export interface SoundState {
   readonly isPlaying: boolean;
   readonly manner: Manner;
   readonly bottom: Bottom;
-  /** That what rubs has been worked in, h. */
-  readonly hours: number;
+  /** That what rubs has been worked in, h; null for as long as the piece was in the water. */
+  readonly hours: number | null;
   /** The one contact that is heard alone. */
   readonly alone: string | null;
   readonly without: readonly string[];
@@ -52,7 +53,7 @@ export const useSound = create<SoundState>(() => ({
   isPlaying: false,
   manner: 'steady',
   bottom: 'none',
-  hours: 0,
+  hours: null,
   alone: null,
   without: [],
   against: null,
@@ -67,6 +68,7 @@ export const useSound = create<SoundState>(() => ({
 export function forgetSound() {
   useSound.setState({
     isPlaying: false,
+    hours: null,
     alone: null,
     without: [],
     against: null,
@@ -75,6 +77,12 @@ export function forgetSound() {
     other: null,
     nowLoop: null,
   });
+}
+
+/** For how long what rubs has been worked in: as set, else as is known of the piece that is made. */
+export function useHoursWorkedIn(): number {
+  const ofPiece = useDesk((state) => state.history?.lure.made?.used?.hours ?? 0);
+  return useSound((state) => state.hours) ?? ofPiece;
 }
 
 export function togglePlaying() {
