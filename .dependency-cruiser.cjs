@@ -16,6 +16,7 @@ const CORE_ROOMS = [
   'predict',
   'wear',
   'prepared',
+  'tune',
   'judgement',
   'make',
 ];

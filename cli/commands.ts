@@ -29,6 +29,7 @@ import {
 import { predictions } from './predictions';
 import { headJson, retrieveJson } from './rides';
 import { soundJson, type WriteFile } from './sounds';
+import { cardJson } from './card';
 import { readUsed, wearJson } from './wear';
 import { termWords } from '../src/words/length-words';
 
@@ -62,6 +63,7 @@ const COMMANDS: Readonly<Record<string, CommandForm>> = {
     ],
   },
   wear: { operands: 1, options: ['hours', 'fish', 'water'] },
+  card: { operands: 1, options: ['speed', 'target', 'line-out', 'water', 'outfit', 'state'] },
   lengths: { operands: 1, options: [] },
   findings: { operands: 1, options: [] },
   edit: { operands: 2, options: [] },
@@ -127,6 +129,8 @@ export function runCommand(
       const lure = whole();
       return json({ lure: operands[0], ...wearJson(lure, readWater(options, readText), readUsed(options, lure)) });
     }
+    case 'card':
+      return json(cardJson(whole(), options, readText));
     case 'head':
       return json(headJson(whole(), options, readText));
     case 'retrieve':

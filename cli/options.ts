@@ -47,6 +47,7 @@ export const OPTION_NAMES = [
   'bottom',
   'hours',
   'fish',
+  'target',
 ] as const;
 export type OptionName = (typeof OPTION_NAMES)[number];
 export type CommandOptions = Readonly<Partial<Record<OptionName, string | undefined>>>;
@@ -144,6 +145,14 @@ export function readState(text: string | undefined): BladeState {
   const state = BLADE_STATES.find((each) => each === (text ?? 'clean'));
   if (state) return state;
   throw new CommandError('unknownState', `No state “${String(text)}”. There are: ${BLADE_STATES.join(', ')}.`);
+}
+
+/** The one speed of a command that tells of one, m/s. */
+export function readOneSpeed(command: string, speed: string | undefined): number {
+  const [speedMps, second] = readSpeeds(speed);
+  if (speedMps === undefined || second !== undefined)
+    throw new CommandError('oneSpeed', `“${command}” is of one speed, such as --speed 0.8.`);
+  return speedMps;
 }
 
 export function readNumber(code: string, text: string, unit: 'm' | 'number', minSi: number, maxSi: number): number {

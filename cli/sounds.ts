@@ -17,7 +17,7 @@ import { MANNERS } from '../src/core/sound/motion';
 import { LEAST_SECONDS, MOST_SECONDS, renderLoop } from '../src/core/sound/render';
 import { writeWav } from '../src/paper/write-wav';
 import { MANNER_WORDS, soundCaption } from '../src/words/sound-words';
-import { CommandError, factorName, readNumber, readSpeeds, type CommandOptions } from './options';
+import { CommandError, factorName, readNumber, readOneSpeed, type CommandOptions } from './options';
 
 export type WriteFile = (path: string, content: Uint8Array) => void;
 
@@ -59,9 +59,7 @@ export function readSound({ manner, bottom, hours, fish }: CommandOptions, { mad
 
 /** The sound of a lure at one speed as figures, and as a WAV file where one is asked for. */
 export function soundJson(lure: Lure, water: Water, options: CommandOptions, asked: Asked, writeFile: WriteFile) {
-  const [speedMps, second] = readSpeeds(options.speed);
-  if (speedMps === undefined || second !== undefined)
-    throw new CommandError('oneSpeed', '“sound” is of one speed, such as --speed 0.8.');
+  const speedMps = readOneSpeed('sound', options.speed);
   const seconds =
     options.seconds === undefined
       ? USUAL_SECONDS
