@@ -24,8 +24,7 @@ export const CARD_LINES = [
 ] as const;
 export type CardLine = (typeof CARD_LINES)[number];
 
-export const WEIGHTS = ['must', 'wouldLike'] as const;
-export type Weight = (typeof WEIGHTS)[number];
+const WEIGHTS = ['must', 'wouldLike'] as const;
 
 /** A window is open to a side that has no edge. */
 export const wantSchema = z
@@ -54,4 +53,3 @@ export const targetFileSchema = z.strictObject({
   name: shortText,
   wants: z.array(wantSchema).check(z.minLength(1), z.maxLength(MOST_WANTS)),
 });
-export type TargetFile = z.infer<typeof targetFileSchema>;
