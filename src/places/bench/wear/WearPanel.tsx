@@ -73,7 +73,9 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
           />
         ))}
       </ul>
-      <p className="text-sm text-ink-soft">Trade estimates, wide: what breaks first tells more.</p>
+      {(tie || !isEmpty) && (
+        <p className="text-sm text-ink-soft">Trade estimates, wide: what breaks first tells more.</p>
+      )}
     </Fold>
   );
 });
