@@ -137,6 +137,7 @@ test('own rules about hooks: none at first, then every lure is checked against t
   );
   await findings.getByRole('button', { name: 'Pinch the barb flat' }).click();
   await expect(findings).toContainText('Keeps your rule for Lake Hovna');
+  await bench.saved();
   await page.reload();
   await expect(findings).toContainText('Keeps your rule for Lake Hovna');
   await bench.fromFileMenu('Your rules about hooks');
