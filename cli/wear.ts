@@ -13,10 +13,9 @@ const MOST_FISH = 10_000;
 export function readUsed({ hours, fish }: CommandOptions, { made }: Lure): Used {
   const kept = made?.used ?? UNUSED;
   return {
+    ...kept,
     hours: hours === undefined ? kept.hours : readNumber('badHours', hours, 'number', 0, MOST_HOURS),
     fish: fish === undefined ? kept.fish : readNumber('badFish', fish, 'number', 0, MOST_FISH),
-    straightened: kept.straightened,
-    ...(kept.renewed && { renewed: kept.renewed }),
   };
 }
 

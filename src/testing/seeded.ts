@@ -6,8 +6,3 @@ export function seeded(seed: number): () => number {
     return state / 2147483647;
   };
 }
-
-/** Normal numbers of standard deviation 1 from uniform ones (Box and Muller). */
-export function normals(random: () => number): () => number {
-  return () => Math.sqrt(-2 * Math.log(random())) * Math.cos(2 * Math.PI * random());
-}

@@ -27,7 +27,7 @@ export interface Moved {
 export const HALF_WIDTHS_A_SIGMA = 1.645;
 
 /** A change by more than this logarithm is to nothing: a blade that stopped, a band that reaches down to a standstill. */
-const TO_NOTHING = 3;
+export const TO_NOTHING = 3;
 
 export interface Spread {
   readonly banded: Banded;
@@ -61,12 +61,7 @@ export function spreadOf(
     downSquares += Math.max(0, -a, -b) ** 2;
   });
   const { covariance } = belief;
-  let variance = 0;
-  for (let i = 0; i < slope.length; i++) {
-    const [m, row] = [slope[i] as number, covariance[i]];
-    if (m === 0 || !row) continue;
-    for (let j = 0; j < slope.length; j++) if (slope[j] !== 0) variance += m * (slope[j] as number) * (row[j] ?? 0);
-  }
+  const variance = goTogether(slope, slope, covariance);
   const kept = squares > 0 ? Math.sqrt(Math.max(0, variance) / squares) : 1;
   const [upPrior, downPrior] = [Math.sqrt(upSquares), Math.sqrt(downSquares)];
   const [up, down] = [upPrior * kept, downPrior * kept];
@@ -79,6 +74,17 @@ export function spreadOf(
     slopes: Array.from(slope),
     byFactor: Array.from(slope, (m, k) => Math.abs(m) * Math.sqrt(Math.max(0, covariance[k]?.[k] ?? 0))),
   };
+}
+
+/** aᵀΣb: how two outputs with these slopes go together, in half widths squared. */
+export function goTogether(a: ArrayLike<number>, b: ArrayLike<number>, covariance: Belief['covariance']): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) {
+    const [m, row] = [a[i] as number, covariance[i]];
+    if (m === 0 || !row) continue;
+    for (let j = 0; j < b.length; j++) if (b[j] !== 0) sum += m * (b[j] as number) * (row[j] ?? 0);
+  }
+  return sum;
 }
 
 /** An output with its band and, most first, the factors that make it so wide; null where it cannot be said. */

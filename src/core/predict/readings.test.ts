@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoLure, itemId } from '@/testing/lures';
 import { measured, percent } from '@/testing/measured';
-import { normals, seeded } from '@/testing/seeded';
+import { normals } from '@/core/random';
+import { seeded } from '@/testing/seeded';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import { LAKE_WATER } from '../hydro/water';
 import { HALF_WIDTHS_A_SIGMA, type Banded } from './band';

@@ -168,6 +168,18 @@ export function wholeFigures(heard: Heard, fish: FishGroup): SoundFigures {
   return figuresOf(wholeOf(heard), fish);
 }
 
+/** What is believed of a lure, and behind it the sound's own factors, each as estimated and free of all others. */
+export function beliefWithSound(belief: Pick<Belief, 'factors' | 'covariance'>): {
+  readonly factors: readonly SoundFactor[];
+  readonly covariance: Belief['covariance'];
+} {
+  const factors = [...belief.factors, ...SOUND_KEYS.map((key): SoundFactor => ({ of: 'sound', key }))];
+  return {
+    factors,
+    covariance: factors.map((_, i) => factors.map((__, j) => belief.covariance[i]?.[j] ?? (i === j ? 1 : 0))),
+  };
+}
+
 /** What is heard at each speed, with its spread. */
 export function soundsSaid(
   basis: PredictionBasis,
@@ -210,10 +222,8 @@ function soundSaid(
       return [to(1 + SOUND_SPREADS[key]), to(1 / (1 + SOUND_SPREADS[key]))] as const;
     }),
   ];
-  const factors: SoundFactor[] = [...belief.factors, ...SOUND_KEYS.map((key): SoundFactor => ({ of: 'sound', key }))];
-  const spread = {
-    covariance: factors.map((_, i) => factors.map((__, j) => belief.covariance[i]?.[j] ?? (i === j ? 1 : 0))),
-  };
+  const spread = beliefWithSound(belief);
+  const { factors } = spread;
   const sayAll = (pick: (from: Heard) => Sounding | null): SoundsSaid => {
     const own = pick(heard);
     const now = own && figuresOf(own, asked.fish);

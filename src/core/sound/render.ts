@@ -3,6 +3,7 @@
  * is laid round a circle: blows that end after the loop go on at its beginning, notes have whole waves in it. The same
  * seed gives the same samples to the bit.
  */
+import { seeded } from '../random';
 import { OVERTONES, type ContactHeard, type Heard, type KnocksHeard, type NoiseHeard } from './heard';
 import { BY_CHANGE, BY_FORCE } from './radiation';
 
@@ -30,17 +31,6 @@ export function rmsOf(loop: Float32Array): number {
   let sum = 0;
   for (const each of loop) sum += each * each;
   return loop.length > 0 ? Math.sqrt(sum / loop.length) : 0;
-}
-
-/** Numbers from 0 to 1, the same for the same seed (xorshift32, Marsaglia 2003). */
-export function seeded(seed: number): () => number {
-  let state = (Math.imul(seed | 0, 0x9e3779b1) ^ 0x85ebca6b) | 0 || 1;
-  return () => {
-    state ^= state << 13;
-    state ^= state >>> 17;
-    state ^= state << 5;
-    return (state >>> 0) / 4294967296;
-  };
 }
 
 /**

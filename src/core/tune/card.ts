@@ -2,20 +2,19 @@
 import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
 import type { Said, Scale } from '../predict/band';
+import type { Belief } from '../predict/factors';
 import { LURE_FORMS, LURE_OUTPUTS, RIDE_FORMS, RIDE_OUTPUTS } from '../predict/outputs';
 import { predict, type Asked } from '../predict/predict';
-import { SOUND_FORMS, SOUND_OUTPUTS, USUAL_SOUND, type SoundFactor } from '../predict/sound';
-import { SOUND_KEYS } from '../sound/motion';
+import { beliefWithSound, SOUND_FORMS, SOUND_OUTPUTS, USUAL_SOUND, type SoundFactor } from '../predict/sound';
 import { doesTurn } from '../predict/spin';
 import { stallSpeeds } from '../predict/stalls';
 import { CARD_LINES, type CardLine } from './target';
 
-/** What a factor of the card is, whose slopes every line gives in the same order. */
 export interface Card {
   readonly speedMps: number;
   readonly lines: Readonly<Record<CardLine, Said<SoundFactor> | null>>;
-  readonly factors: readonly SoundFactor[];
-  readonly covariance: readonly (readonly number[])[];
+  /** Of the factors whose slopes every line gives in the same order: those of the lure, then those of its sound. */
+  readonly covariance: Belief['covariance'];
 }
 
 /** How the spread of each line is taken. */
@@ -59,11 +58,9 @@ export function cardOf(build: Build, water: Water, speedMps: number, asked: Aske
     if (isOneOf(LURE_OUTPUTS, line)) return lure[line];
     return sound && 'whole' in sound && isOneOf(SOUND_OUTPUTS, line) ? sound.whole[line] : null;
   };
-  const factors: SoundFactor[] = [...belief.factors, ...SOUND_KEYS.map((key) => ({ of: 'sound', key }) as const)];
   return {
     speedMps,
     lines: Object.fromEntries(CARD_LINES.map((line) => [line, of(line)])) as Card['lines'],
-    factors,
-    covariance: factors.map((_, i) => factors.map((__, j) => belief.covariance[i]?.[j] ?? (i === j ? 1 : 0))),
+    covariance: beliefWithSound(belief).covariance,
   };
 }

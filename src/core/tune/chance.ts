@@ -6,15 +6,13 @@
  *
  * The same draws every time, so that two lures are compared by the same luck; their error is √(p(1 − p)/DRAWS), at most 0.8 %.
  */
-import { HALF_WIDTHS_A_SIGMA, type Said } from '../predict/band';
-import { seeded } from '../sound/render';
+import { goTogether, HALF_WIDTHS_A_SIGMA, TO_NOTHING, type Said } from '../predict/band';
+import { normals, seeded } from '../random';
 import { LINE_SCALES, OF_TURNING, type Card } from './card';
 import type { CardLine, Want } from './target';
 
 const DRAWS = 4000;
 const SEED = 17;
-/** A band that reaches down to nothing, as a logarithm of a share: as band.ts has it. */
-const TO_NOTHING = 3;
 
 export interface Met {
   readonly want: Want;
@@ -72,23 +70,17 @@ function drawTogether({ lines: said, covariance }: Card, lines: readonly CardLin
     const each = said[line];
     return each ? [{ line, said: each }] : [];
   });
-  const between = (a: readonly number[], b: readonly number[]) => {
-    let sum = 0;
-    a.forEach((m, i) => {
-      if (m !== 0) b.forEach((n, j) => (sum += n === 0 ? 0 : m * n * (covariance[i]?.[j] ?? 0)));
-    });
-    return sum;
-  };
-  const own = all.map(({ said: { slopes } }) => Math.sqrt(between(slopes, slopes)));
+  const own = all.map(({ said: { slopes } }) => Math.sqrt(goTogether(slopes, slopes, covariance)));
   const together = all.map((a, i) =>
     all.map((b, j) => {
       const by = (own[i] ?? 0) * (own[j] ?? 0);
-      return i === j ? 1 : by > 0 ? between(a.said.slopes, b.said.slopes) / by : 0;
+      return i === j ? 1 : by > 0 ? goTogether(a.said.slopes, b.said.slopes, covariance) / by : 0;
     }),
   );
   const root = choleskyRoot(together);
   const random = seeded(SEED);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  // From above 0 to 1, as a logarithm wants it.
+  const normal = normals(() => 1 - random());
   const drawn = new Map(all.map(({ line }): [CardLine, number[]] => [line, []]));
   for (let n = 0; n < DRAWS; n++) {
     const free = all.map(normal);

@@ -6,7 +6,16 @@ import { isTie } from '../carriers/bent-wire';
 import type { Water } from '../hydro/water';
 import type { Edit } from '../lure/edit';
 import { stateOf } from '../lure/item-state';
-import { childrenOf, spotOf, UNUSED, type Build, type CarrierId, type ItemId, type Used } from '../lure/lure';
+import {
+  childrenOf,
+  spotOf,
+  UNUSED,
+  type Build,
+  type CarrierId,
+  type Item,
+  type ItemId,
+  type Used,
+} from '../lure/lure';
 import { carriersOf } from '../lure/strung';
 import type { SwivelCondition } from '../parts/kinds/swivel';
 import { stallSpeeds } from '../predict/stalls';
@@ -121,40 +130,62 @@ function tieWear(build: Build, { fish, straightened }: Used): TieWear | null {
   return null;
 }
 
+/** Whether anything on it has a clock, however new it is. */
+export function hasClocks(build: Build): boolean {
+  return Object.values(build.items).some(wears);
+}
+
+function wears(item: Item): boolean {
+  switch (item.part.kind) {
+    case 'rivet':
+      return stateOf(item, 'rivet').fixing !== 'free';
+    case 'skirt':
+      return item.part.material === 'rubber';
+    default:
+      return item.part.kind === 'swivel' || item.part.kind === 'trailer';
+  }
+}
+
 function clocksOf(build: Build, water: Water, used: Used): Clock[] {
-  return Object.values(build.items).flatMap((item): Clock[] => {
-    const { id, part } = item;
-    const { hours: hoursBefore, fish: fishBefore } = used.renewed?.[id] ?? UNUSED;
-    const [hours, fish] = [Math.max(0, used.hours - hoursBefore), Math.max(0, used.fish - fishBefore)];
-    const mended = (state: NonNullable<typeof item.state>): Edit[] => [
-      { kind: 'adjust', item: id, changes: { state } },
-    ];
-    switch (part.kind) {
-      case 'rivet': {
-        const { fixing } = stateOf(item, 'rivet');
-        if (fixing === 'free') return [];
-        return [
-          { clock: 'squeak', item: id, wornIn: wornIn(fixing, hours), edits: mended({ of: 'rivet', fixing: 'free' }) },
-        ];
+  return Object.values(build.items)
+    .filter(wears)
+    .flatMap((item): Clock[] => {
+      const { id, part } = item;
+      const { hours: hoursBefore, fish: fishBefore } = used.renewed?.[id] ?? UNUSED;
+      const [hours, fish] = [Math.max(0, used.hours - hoursBefore), Math.max(0, used.fish - fishBefore)];
+      const mended = (state: NonNullable<typeof item.state>): Edit[] => [
+        { kind: 'adjust', item: id, changes: { state } },
+      ];
+      switch (part.kind) {
+        case 'rivet': {
+          const { fixing } = stateOf(item, 'rivet');
+          return [
+            {
+              clock: 'squeak',
+              item: id,
+              wornIn: wornIn(fixing, hours),
+              edits: mended({ of: 'rivet', fixing: 'free' }),
+            },
+          ];
+        }
+        case 'swivel': {
+          const { condition: now } = stateOf(item, 'swivel');
+          const by = worse(now, hours);
+          if (by === 'free') return [];
+          // Of one that hours have worn, the lure knows nothing yet.
+          const free = now === 'free' ? [] : mended({ of: 'swivel', condition: 'free' });
+          return [
+            { clock: 'swivel', item: id, condition: by, stallsSoonerMps: soonerBy(build, water, id, by), edits: free },
+          ];
+        }
+        case 'skirt':
+          return [{ clock: 'band', item: id, used: hours / BAND_LASTS_H, edits: [] }];
+        case 'trailer':
+          return [{ clock: 'bait', item: id, used: fish / BAIT_LASTS_FISH, edits: [] }];
+        default:
+          return [];
       }
-      case 'swivel': {
-        const { condition: now } = stateOf(item, 'swivel');
-        const by = worse(now, hours);
-        if (by === 'free') return [];
-        // Of one that hours have worn, the lure knows nothing yet.
-        const free = now === 'free' ? [] : mended({ of: 'swivel', condition: 'free' });
-        return [
-          { clock: 'swivel', item: id, condition: by, stallsSoonerMps: soonerBy(build, water, id, by), edits: free },
-        ];
-      }
-      case 'skirt':
-        return part.material === 'rubber' ? [{ clock: 'band', item: id, used: hours / BAND_LASTS_H, edits: [] }] : [];
-      case 'trailer':
-        return [{ clock: 'bait', item: id, used: fish / BAIT_LASTS_FISH, edits: [] }];
-      default:
-        return [];
-    }
-  });
+    });
 }
 
 /** The condition it is in, or the one that so many hours bring, whichever is worse. */

@@ -2,7 +2,7 @@
 
 import { memo, useMemo, useState } from 'react';
 import { UNUSED, type ItemId, type Lure, type Used } from '@/core/lure/lure';
-import { wearOf, type Clock } from '@/core/wear/wear';
+import { hasClocks, wearOf, type Clock } from '@/core/wear/wear';
 import { useDesk } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
 import { Button } from '@/ui/Button';
@@ -29,11 +29,8 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
   const used = tried?.from === kept && tried.isMade === (made !== null) ? tried.used : kept;
   const wear = useMemo(() => wearOf(build, water, used), [build, water, used]);
   const { tie, arm, clocks } = wear;
-  const isEmpty = useMemo(() => {
-    const { clocks: later } = wearOf(build, water, { hours: Infinity, fish: Infinity, straightened: 0 });
-    return later.length === 0;
-  }, [build, water]);
-  if (!tie && isEmpty && !made) return null;
+  const isWorn = tie !== null || hasClocks(build);
+  if (!isWorn && !made) return null;
   const settle = () => {
     if (made && used !== kept) change('use', [{ kind: 'use', used }]);
   };
@@ -59,7 +56,7 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
       <p className="text-sm text-ink-soft">
         {made ? 'Kept with the piece that is made.' : 'Tried on the design: once it is made, this is kept with it.'}
       </p>
-      {!tie && isEmpty && <p>Nothing on it is known to wear. Look at hook points, rings and knot all the same.</p>}
+      {!isWorn && <p>Nothing on it is known to wear. Look at hook points, rings and knot all the same.</p>}
       <ul className="flex flex-col gap-2" data-testid="wear">
         {tie && <Row sentence={tieWords(tie)} isDue={isTieDue(tie)} />}
         {arm && <Row sentence={armWords(arm)} isDue={arm.used >= 1} />}
@@ -73,9 +70,7 @@ export const WearPanel = memo(function WearPanel({ lure }: { readonly lure: Lure
           />
         ))}
       </ul>
-      {(tie || !isEmpty) && (
-        <p className="text-sm text-ink-soft">Trade estimates, wide: what breaks first tells more.</p>
-      )}
+      {isWorn && <p className="text-sm text-ink-soft">Trade estimates, wide: what breaks first tells more.</p>}
     </Fold>
   );
 });
