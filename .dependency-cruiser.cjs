@@ -11,14 +11,15 @@ const CORE_ROOMS = [
   'fits',
   'costs',
   'files',
+  'sight',
   'in-water',
   'sound',
   'predict',
   'wear',
   'prepared',
-  'tune',
   'judgement',
   'make',
+  'tune',
 ];
 
 const noArrowUpInCore = [

@@ -43,3 +43,43 @@ describe('the card for scripts', () => {
     expect(() => runCommand('card', [LURE], { speed: '0.8,0.9' }, () => '')).toThrow(/one speed/);
   });
 });
+
+describe('moves for scripts', () => {
+  const moves = (parts?: unknown) => {
+    const target = {
+      format: 'mazurka-target',
+      version: 1,
+      name: 'harder, and down',
+      wants: [
+        { line: 'thumpNs', low: 0.006, high: null, weight: 'must' },
+        { line: 'depthM', low: 1, high: null, weight: 'must' },
+      ],
+    };
+    const texts: Readonly<Record<string, unknown>> = { 't.json': target, 'own.json': parts };
+    const options = { speed: '0.8', target: 't.json', ...(parts === undefined ? {} : { parts: 'own.json' }) };
+    return JSON.parse(runCommand('moves', [LURE], options, (path) => JSON.stringify(texts[path]))) as {
+      readonly target: { readonly worth: number };
+      readonly moves: readonly {
+        readonly edits: readonly unknown[];
+        readonly worth: number;
+        readonly needs_part: boolean;
+        readonly lines: unknown;
+      }[];
+    };
+  };
+
+  it('are each as good as they say: the lure with the edits made has the card that was promised', () => {
+    const { moves: told, target } = moves();
+    expect(told.length).toBeGreaterThan(3);
+    const best = told[0];
+    expect(best?.worth).toBeGreaterThan(target.worth);
+    const edited = runCommand('edit', [LURE, 'e.json'], {}, () => JSON.stringify(best?.edits));
+    const after = runCommand('card', ['after.json'], { speed: '0.8' }, () => edited);
+    expect((JSON.parse(after) as { readonly lines: unknown }).lines).toEqual(best?.lines);
+  }, 60_000);
+
+  it('say what would be right of what is missing or no parts file', () => {
+    expect(() => runCommand('moves', [LURE], { speed: '0.8' }, () => '')).toThrow(/--target/);
+    expect(() => moves({ format: 'mazurka-lure' })).toThrow(/mazurka-parts/);
+  });
+});

@@ -1,11 +1,13 @@
 /** What `card` answers with: the lines of the action card, and how likely a target is met. */
 import type { Lure } from '../src/core/lure/lure';
-import { cardOf } from '../src/core/tune/card';
-import { chancesOf } from '../src/core/tune/chance';
-import { CARD_LINES, targetFileSchema, type Want } from '../src/core/tune/target';
+import { cardOf, type Card } from '../src/core/tune/card';
+import { chancesOf, type ChancesOfCard } from '../src/core/tune/chance';
+import { CARD_LINES, type Target } from '../src/core/tune/target';
+import { readTargetFile } from '../src/core/tune/target-file';
+import { targetFileProblemWords } from '../src/words/problem-words';
 import {
+  CommandError,
   factorName,
-  readChecked,
   readOneSpeed,
   readOutfit,
   readState,
@@ -19,29 +21,46 @@ export function cardJson(lure: Lure, options: CommandOptions, readText: ReadText
   const speedMps = readOneSpeed('card', options.speed);
   const asked = { outfit: readOutfit(options, readText), state: readState(options.state) };
   const card = cardOf(lure.build, readWater(options, readText), speedMps, asked);
-  const target =
-    options.target === undefined
-      ? null
-      : readChecked(options.target, targetFileSchema, 'A target file such as docs/core-cli.md shows', readText);
+  const target = options.target === undefined ? null : readTarget(options.target, readText);
   return {
     lure: lure.id,
     speed_m_s: speedMps,
-    lines: CARD_LINES.map((line) => {
-      const said = card.lines[line];
-      return {
-        line,
-        value: said?.value ?? null,
-        spread: said && [said.low, said.high],
-        least_known: said?.leastKnown.map(factorName) ?? null,
-      };
-    }),
-    target: target && { name: target.name, ...chancesJson(card, target.wants) },
+    lines: linesJson(card),
+    target: target && { name: target.name, ...chancesJson(chancesOf(card, target.wants)) },
   };
 }
 
-function chancesJson(card: Parameters<typeof chancesOf>[0], wants: readonly Want[]) {
-  const { each, allMusts, against } = chancesOf(card, wants);
+export function linesJson(card: Card) {
+  return CARD_LINES.map((line) => {
+    const said = card.lines[line];
+    return {
+      line,
+      value: said?.value ?? null,
+      spread: said && [said.low, said.high],
+      least_known: said?.leastKnown.map(factorName) ?? null,
+    };
+  });
+}
+
+/** A target file, or an error that says what would be right. */
+export function readTarget(source: string, readText: ReadText): Target {
+  let text: string;
+  try {
+    text = readText(source);
+  } catch {
+    throw new CommandError(
+      'cannotRead',
+      `Cannot read “${source}”. A target file as docs/files.md shows would be right.`,
+    );
+  }
+  const reading = readTargetFile(text);
+  if (!reading.ok) throw new CommandError(reading.problem.code, targetFileProblemWords(reading.problem));
+  return reading.target;
+}
+
+export function chancesJson({ each, allMusts, worth, against }: ChancesOfCard) {
   return {
+    worth,
     chance_that_all_musts_are_met: allMusts,
     wants: each.map(({ want, chance }) => ({ ...want, chance })),
     against_each_other: against.map((pair) => pair.map(({ line }) => line)),

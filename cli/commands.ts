@@ -30,6 +30,7 @@ import { predictions } from './predictions';
 import { headJson, retrieveJson } from './rides';
 import { soundJson, type WriteFile } from './sounds';
 import { cardJson } from './card';
+import { movesJson } from './moves';
 import { readUsed, wearJson } from './wear';
 import { termWords } from '../src/words/length-words';
 
@@ -64,6 +65,7 @@ const COMMANDS: Readonly<Record<string, CommandForm>> = {
   },
   wear: { operands: 1, options: ['hours', 'fish', 'water'] },
   card: { operands: 1, options: ['speed', 'target', 'line-out', 'water', 'outfit', 'state'] },
+  moves: { operands: 1, options: ['speed', 'target', 'parts', 'line-out', 'water', 'outfit', 'state'] },
   lengths: { operands: 1, options: [] },
   findings: { operands: 1, options: [] },
   edit: { operands: 2, options: [] },
@@ -131,6 +133,8 @@ export function runCommand(
     }
     case 'card':
       return json(cardJson(whole(), options, readText));
+    case 'moves':
+      return json(movesJson(whole(), options, readText));
     case 'head':
       return json(headJson(whole(), options, readText));
     case 'retrieve':

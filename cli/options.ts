@@ -48,6 +48,7 @@ export const OPTION_NAMES = [
   'hours',
   'fish',
   'target',
+  'parts',
 ] as const;
 export type OptionName = (typeof OPTION_NAMES)[number];
 export type CommandOptions = Readonly<Partial<Record<OptionName, string | undefined>>>;

@@ -26,3 +26,9 @@ export function lastPer<K extends object, A extends readonly unknown[], V>(
     return value;
   };
 }
+
+/** Work done when it is first asked for, and not again. */
+export function once<V>(work: () => V): () => V {
+  let done: { readonly value: V } | null = null;
+  return () => (done ??= { value: work() }).value;
+}

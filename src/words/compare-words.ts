@@ -1,14 +1,9 @@
 /** Several lures at one speed beside each other, figure by figure, in words. */
+import type { Verdict } from '../core/predict/apart';
 import { layOut } from '../core/geometry/layout';
 import { GRAVITY_MPS2 } from '../core/hydro/water';
 import { itemOf } from '../core/lure/lure';
-import {
-  COMPARED_OF_BLADES,
-  ofBlade,
-  type Compared,
-  type ComparedOfBlade,
-  type Verdict,
-} from '../core/predict/compare';
+import { COMPARED_OF_BLADES, ofBlade, type Compared, type ComparedOfBlade } from '../core/predict/compare';
 import { doesTurn } from '../core/predict/spin';
 import { decimalText, pullInWeight, showLength, type UnitSystem } from '../core/units/write';
 import { partTitle } from './part-words';

@@ -1,6 +1,7 @@
 /** What was wrong with what someone typed or opened, and what would be right. */
 import { never } from '../core/never';
 import type { LureFileProblem } from '../core/files/lure-file';
+import type { TargetFileProblem } from '../core/tune/target-file';
 import type { PartsFileProblem } from '../core/parts/parts-file';
 import { UNITS, type QuantityKind } from '../core/units/quantity';
 import type { QuantityProblem } from '../core/units/read';
@@ -75,17 +76,22 @@ export function partsFileProblemWords(problem: PartsFileProblem): string {
   return fileProblemWords(problem, 'parts');
 }
 
+export function targetFileProblemWords(problem: TargetFileProblem): string {
+  return fileProblemWords(problem, 'target');
+}
+
 function fileProblemWords(
-  problem: Exclude<LureFileProblem, { code: 'impossibleLure' }> | PartsFileProblem,
-  what: 'lure' | 'parts',
+  problem: Exclude<LureFileProblem, { code: 'impossibleLure' }> | PartsFileProblem | TargetFileProblem,
+  what: 'lure' | 'parts' | 'target',
 ): string {
   switch (problem.code) {
     case 'tooLarge':
-      return `The file is ${(problem.bytes / 1048576).toFixed(1)} MB; a ${what} file has at most ${problem.maxBytes / 1048576} MB.`;
+      return `The file is ${megabytes(problem.bytes)} MB; a ${what} file has at most ${megabytes(problem.maxBytes)} MB.`;
     case 'notJson':
       return 'The file is damaged: it is not JSON text from its first to its last character.';
     case 'notALureFile':
     case 'notAPartsFile':
+    case 'notATargetFile':
       return `This is not a Mazurka ${what} file: it should start with "format": "mazurka-${what}" and a version.`;
     case 'tooDeep':
     case 'tooMany':
@@ -99,4 +105,8 @@ function fileProblemWords(
     default:
       return never(problem, 'fileProblemWords');
   }
+}
+
+function megabytes(bytes: number): string {
+  return String(Number((bytes / 1048576).toPrecision(2)));
 }

@@ -249,7 +249,7 @@ export function bendsThroughSomething(before: Lure, after: Lure): boolean {
 /** Nearer than this they meet. */
 const TOUCHING_M = 1e-6;
 
-function armMeetsFrame(layout: Layout): boolean {
+export function armMeetsFrame(layout: Layout): boolean {
   const { path } = layout;
   if (!path) return false;
   const { run } = layout.lines;

@@ -46,8 +46,17 @@ const NAMED = 3;
 /** Changes of less than this share, or step in the output's own unit, are none. */
 const NO_CHANGE = 1e-4;
 
-/** The three levers that move each output most at this speed, most first; of its sound too where that is asked for. */
-export function moversOf(build: Build, water: Water, speedMps: number, asked: Asked = {}): Movers {
+/**
+ * The levers that move each output most at this speed, most first; of its sound too where that is asked for.
+ * @param named so many of each
+ */
+export function moversOf(
+  build: Build,
+  water: Water,
+  speedMps: number,
+  asked: Asked = {},
+  named: number = NAMED,
+): Movers {
   const outfit = asked.outfit ?? USUAL_OUTFIT;
   const inWater = lureInWater(build, water, outfit, asked.state);
   const sound = asked.sound ? { asked: asked.sound, viscosityPaS: waterViscosity(water) } : null;
@@ -71,7 +80,7 @@ export function moversOf(build: Build, water: Water, speedMps: number, asked: As
         const change = isShare ? to / value - 1 : to - value;
         return Math.abs(change) > NO_CHANGE ? [{ lever, change, isShare }] : [];
       });
-      const most = movers.toSorted((a, b) => Math.abs(b.change) - Math.abs(a.change)).slice(0, NAMED);
+      const most = movers.toSorted((a, b) => Math.abs(b.change) - Math.abs(a.change)).slice(0, named);
       return [[key, most] as const];
     }),
   );

@@ -24,13 +24,14 @@ import { headClearance } from '../geometry/blade-on-head';
 import { deltaTipsM } from '../geometry/seats';
 import type { Part, PartOf } from '../parts/part';
 import { AS_ESTIMATED } from '../predict/factors';
+import type { Crossings } from '../predict/crossings';
 import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/trouble';
 import { pullOnLine, rideAt, thumpOf, type Ride } from '../predict/ride';
 import type { BladePlace } from '../predict/lure-in-water';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';
 import { outcomesAt, type BladeOutcome } from '../predict/turned';
-import { planes, trimWith, turnStanding, type Hanging, type Standing } from './turning';
+import { crossingsStanding, keptDownTo, trimWith, turnStanding, type Hanging, type Standing } from './turning';
 import { Workshop } from './workshop';
 import { assemble, type Assembly, type Reach, type Turns } from './assembly';
 import { Laying, type LaidOn } from './laying';
@@ -66,6 +67,14 @@ export interface Figures {
   readonly depthM: number;
   /** Impulse given to the water at each stroke, of the blade that gives most, N·s. */
   readonly thumpNs: number;
+  /** What carries its blades can be worked out: without that nothing is said of its shake. */
+  readonly isShaken: boolean;
+  /** Area it shows to the water from the side, m². */
+  readonly bulkM2: number;
+  /** The slowest speed of the lure that keeps each blade turning, m/s, nose first; null of one that turns at none. Worked out when asked. */
+  readonly keptDownToMps: () => readonly (number | null)[];
+  /** Where it falls, comes to the surface and planes; worked out when asked. */
+  readonly crossings: () => Crossings;
   /** What of the parts put in does not go with its place. */
   readonly misfits: readonly Misfit[];
   /** All else of the ride, worked out when asked: shake and pulse, lean, yaw, twist; null where there is no trim. */
@@ -105,6 +114,8 @@ export class Prepared {
   private readonly turnsAhead: boolean;
   /** The pitch of the lure as it stands, which others are near. */
   private firstPitchRad: number | null = null;
+  /** Of each blade the slowest speed of the lure that keeps it, over that of a level axle: others of it are near. */
+  private readonly keptRatios = new Map<ItemId, number>();
   /** All was laid for other parts. */
   private isMoved = false;
 
@@ -256,7 +267,10 @@ export class Prepared {
       line: this.line,
       ...bodies.swing(),
     });
-    const isPlaning = hanging.planing !== null && trim !== null && planes(standing, hanging, scaled(), speedMps);
+    let known: Crossings | null = null;
+    const crossings = () => (known ??= crossingsStanding(standing, hanging, scaled()));
+    const planingMps = hanging.planing !== null && trim !== null ? crossings().planingMps : null;
+    const isPlaning = planingMps !== null && speedMps >= planingMps;
     return {
       massKg: bodies.massKg,
       sinkingN: sums.weightN.all,
@@ -273,8 +287,23 @@ export class Prepared {
         return outcome?.outcome === 'turning' ? Math.max(most, thumpOf(outcome, strokes)) : most;
       }, 0),
       misfits: found,
+      isShaken: arm.outcome !== 'outsideModel',
+      bulkM2: sums.sideM2.all,
+      keptDownToMps: () => this.keptDownTo(standing, hanging),
+      crossings,
       ride: () => (trim ? rideAt({ ...hanging, arm }, scaled(), outcomes, speedMps, [outfit.lineOutM]) : null),
     };
+  }
+
+  private keptDownTo(standing: readonly Standing[], hanging: Hanging): (number | null)[] {
+    return standing.map((each, i) => {
+      const near = this.keptRatios.get(each.spinner.station) ?? 1;
+      const speedMps = keptDownTo(standing, hanging, i, near);
+      const levelMps = each.known.keepsMps();
+      if (speedMps !== null && levelMps !== null && near === 1)
+        this.keptRatios.set(each.spinner.station, speedMps / levelMps);
+      return speedMps;
+    });
   }
 
   /** All that turns, nose first. */

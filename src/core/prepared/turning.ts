@@ -2,12 +2,13 @@
 import { TOLERANCE_RAD, trimOf, type Trim, type TrimSums } from '../hydro/trim';
 import type { Spinner } from '../in-water/spinners';
 import { bladePulls } from '../predict/blade-pull';
-import { crossingsOf, GRID_MPS } from '../predict/crossings';
+import { crossingsOf, GRID_MPS, type Crossings } from '../predict/crossings';
 import { AS_ESTIMATED } from '../predict/factors';
 import { axleCosine, ROUNDS } from '../predict/inclined';
 import { isLikelyKept } from '../predict/keeping';
 import type { BladePlace, LureInWater } from '../predict/lure-in-water';
 import type { ScaledLure } from '../predict/scaled-lure';
+import { againstStall } from '../predict/spin';
 import { outcomesAt, passedBy, type BladeOutcome, type Turned } from '../predict/turned';
 import type { BladeOnBearing } from './blade-book';
 
@@ -30,6 +31,12 @@ export function turnStanding(
   speedMps: number,
   nearRad: number | null = null,
 ): { readonly turned: Turned[]; readonly pitchRad: number | null } {
+  const { cosines, pitchRad } = axlesStanding(all, hanging, speedMps, nearRad);
+  return { turned: turnEach(all, cosines, speedMps, true), pitchRad };
+}
+
+/** How the axles then stand to the stream. */
+function axlesStanding(all: readonly Standing[], hanging: Hanging, speedMps: number, nearRad: number | null) {
   let cosines = all.map(() => 1);
   let pitchRad = nearRad;
   if (all.some(({ place }) => place.axleRad !== null)) {
@@ -40,7 +47,7 @@ export function turnStanding(
       cosines = all.map(({ place }) => axleCosine(place.axleRad, at));
     }
   }
-  return { turned: turnEach(all, cosines, speedMps, true), pitchRad };
+  return { cosines, pitchRad };
 }
 
 /** @param nearRad a pitch it is near, found before; null before any */
@@ -73,8 +80,8 @@ function turnEach(all: readonly Standing[], cosines: readonly number[], speedMps
   return turned;
 }
 
-/** Whether blade and head carry it on the surface at this speed. */
-export function planes(all: readonly Standing[], hanging: Hanging, scaled: ScaledLure, speedMps: number): boolean {
+/** The speeds at which its forces come into balance. */
+export function crossingsStanding(all: readonly Standing[], hanging: Hanging, scaled: ScaledLure): Crossings {
   const onGrid = GRID_MPS.map((each) => turnStanding(all, hanging, each).turned);
   const turned = all.map(({ spinner }, i): Turned => {
     const own = onGrid.map((each) => each[i] as Turned);
@@ -86,6 +93,33 @@ export function planes(all: readonly Standing[], hanging: Hanging, scaled: Scale
       outcomes: own.flatMap(({ outcomes }) => outcomes),
     };
   });
-  const { planingMps } = crossingsOf(hanging, scaled, turned, 0);
-  return planingMps !== null && speedMps >= planingMps;
+  return crossingsOf(hanging, scaled, turned, 0);
+}
+
+/** Rounds in which the speed of the lure is found at which a blade meets that of its stall, as predict/stalls.ts takes them. */
+const STALL_ROUNDS = 8;
+/** Nearer to the last round it is found. */
+const FOUND_SHARE = 2e-4;
+
+/**
+ * The slowest speed of the lure that keeps this one turning, m/s; null when none does.
+ * @param near how many times the speed of a level axle it is, of a lure much like this
+ */
+export function keptDownTo(all: readonly Standing[], hanging: Hanging, index: number, near = 1): number | null {
+  const { known, spinner, place } = all[index] as Standing;
+  const levelMps = known.keepsMps();
+  if (levelMps === null || (index === 0 && place.axleRad === null)) return levelMps;
+  let speedMps = levelMps * near;
+  let pitchRad: number | null = null;
+  for (let round = 0; round < STALL_ROUNDS; round++) {
+    const axles = axlesStanding(all, hanging, speedMps, pitchRad);
+    ({ pitchRad } = axles);
+    const along = axles.cosines[index] ?? 1;
+    const ahead = turnEach(all.slice(0, index), axles.cosines, speedMps, true);
+    const next = levelMps / againstStall(passedBy(ahead, spinner, 0) * along, along);
+    const isFound = Math.abs(next / speedMps - 1) < FOUND_SHARE;
+    speedMps = next;
+    if (isFound) break;
+  }
+  return speedMps;
 }

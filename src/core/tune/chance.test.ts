@@ -14,7 +14,8 @@ import { lureInWater } from '../predict/lure-in-water';
 import { predict } from '../predict/predict';
 import { cardOf } from './card';
 import { chancesOf } from './chance';
-import { CARD_LINES, targetFileSchema, type CardLine, type Want } from './target';
+import { CARD_LINES, WEIGHTS, type CardLine, type Want } from './target';
+import { readTargetFile, writeTargetFile } from './target-file';
 
 const SPEED = 0.8;
 const want = (line: CardLine, low: number | null, high: number | null, weight: Want['weight'] = 'must'): Want => ({
@@ -139,16 +140,44 @@ describe('the chance that all musts are met', () => {
 });
 
 describe('a target file', () => {
-  const file = (wants: unknown, more: object = {}) =>
-    targetFileSchema.safeParse({ format: 'mazurka-target', version: 1, name: 'slow and hard', wants, ...more });
+  const read = (wants: unknown, more: object = {}) =>
+    readTargetFile(JSON.stringify({ format: 'mazurka-target', version: 1, name: 'slow and hard', wants, ...more }));
+  const problem = (reading: ReturnType<typeof readTargetFile>) => (reading.ok ? null : reading.problem);
+
+  it('is read back as it was written', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            line: fc.constantFrom(...CARD_LINES),
+            low: fc.double({ min: -50, max: 50, noNaN: true }).map((low) => low + 0),
+            by: fc.double({ min: 1e-6, max: 9, noNaN: true }),
+            weight: fc.constantFrom(...WEIGHTS),
+          }),
+          { minLength: 1, maxLength: 12 },
+        ),
+        (all) => {
+          const wants = all.map(({ line, low, by, weight }) => ({ line, low, high: low + by, weight }));
+          const target = { name: 'slow and hard', wants };
+          expect(readTargetFile(writeTargetFile(target))).toEqual({ ok: true, target });
+        },
+      ),
+      { numRuns: 40, seed: 99 },
+    );
+  });
 
   it('is refused with an empty or reversed window, without wants, of a line there is none of, or from the future', () => {
     const line = { line: 'thumpNs', low: 0.004, high: null, weight: 'must' };
-    expect(file([line]).success).toBe(true);
-    expect(file([{ ...line, low: null }]).error?.message).toMatch(/at least one edge/);
-    expect(file([{ ...line, high: 0.003 }]).error?.message).toMatch(/lies below/);
-    expect(file([]).success).toBe(false);
-    expect(file([{ ...line, line: 'beauty' }]).success).toBe(false);
-    expect(file([line], { version: 2 }).success).toBe(false);
+    expect(read([line]).ok).toBe(true);
+    expect(problem(read([{ ...line, low: null }]))).toMatchObject({
+      message: expect.stringMatching(/at least one edge/),
+    });
+    expect(problem(read([{ ...line, high: 0.003 }]))).toMatchObject({ message: expect.stringMatching(/lies below/) });
+    expect(problem(read([]))?.code).toBe('faultyField');
+    expect(problem(read([{ ...line, line: 'beauty' }]))).toMatchObject({ path: 'wants.0.line' });
+    expect(problem(read([line], { version: 2 }))).toMatchObject({ code: 'fromTheFuture', version: 2, known: 1 });
+    expect(problem(read([line], { format: 'mazurka-lure' }))?.code).toBe('notATargetFile');
+    expect(problem(readTargetFile('{'))?.code).toBe('notJson');
+    expect(problem(readTargetFile(`{"name":"${'x'.repeat(70_000)}"}`))?.code).toBe('tooLarge');
   });
 });

@@ -6,12 +6,18 @@ import { shortText } from '../schema';
 export const CARD_LINES = [
   /** Its blades keep turning down to this, m/s: of the one that stops first. */
   'keepsMps',
+  /** From hanging still all of them turn from this on, m/s. */
+  'startsMps',
   /** Turns a second of the blade that pulls most, Hz. */
   'rateHz',
+  /** How often the first two blades come round together, Hz. */
+  'beatHz',
   'thumpNs',
   'pulseN',
   'shakeM',
   'depthM',
+  /** How steeply the line comes up from it, rad: the flatter, the more it lifts. */
+  'lineSlopeRad',
   'surfaceMps',
   'planingMps',
   'sinkMps',
@@ -20,11 +26,16 @@ export const CARD_LINES = [
   /** How loud it is beside the reference spinner, dB, and about which pitch, Hz. */
   'levelDb',
   'centroidHz',
+  /** Bright area of the blades' outsides times their turns a second, m²/s; and of their hollows. */
+  'flashFrontM2PerS',
+  'flashBackM2PerS',
+  /** Area it shows to the water from the side, m². */
+  'bulkM2',
   'massKg',
 ] as const;
 export type CardLine = (typeof CARD_LINES)[number];
 
-const WEIGHTS = ['must', 'wouldLike'] as const;
+export const WEIGHTS = ['must', 'wouldLike', 'whatever'] as const;
 
 /** A window is open to a side that has no edge. */
 export const wantSchema = z
@@ -45,11 +56,9 @@ export type Want = z.infer<typeof wantSchema>;
 
 export const MOST_WANTS = 30;
 
-export const TARGET_FILE_VERSION = 1;
-
-export const targetFileSchema = z.strictObject({
-  format: z.literal('mazurka-target'),
-  version: z.literal(TARGET_FILE_VERSION),
+/** What is wanted, under a name. */
+export const targetSchema = z.strictObject({
   name: shortText,
   wants: z.array(wantSchema).check(z.minLength(1), z.maxLength(MOST_WANTS)),
 });
+export type Target = z.infer<typeof targetSchema>;

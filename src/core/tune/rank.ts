@@ -1,0 +1,191 @@
+/**
+ * All moves of a lure ranked by what each gains for its trouble. Each is asked of the prepared lure for the middles of the
+ * wanted lines; their spreads and how they go together are the lure's own as it is now. So a chance here is an estimate:
+ * what is shown of the first ones is their whole card (promise.ts).
+ *
+ * Gain is how much the worth of a lure (chance.ts) grows. Where no move makes a target likelier, the distance to it tells
+ * which comes nearest: how far, in half widths of each line, the middles of the musts lie outside their windows, as the
+ * root of the squares. Trouble is told in minutes.
+ */
+import { itemOf, type Build, type Lure } from '../lure/lure';
+import type { Banded } from '../predict/band';
+import type { Asked } from '../predict/predict';
+import { prepare, type Figures, type Prepared, type Setting } from '../prepared/prepared';
+import { planMake } from '../make/plan';
+import { once } from '../once';
+import { cardOf, type Card } from './card';
+import { chancesWith, drawTogether, halfWidthsTo, linesOf } from './chance';
+import { effortOf, type Effort } from './effort';
+import { carried, middlesOf, type Middles } from './middles';
+import type { Move } from './move';
+import { movesOf, type PartsAtHand } from './offered';
+import type { CardLine, Want } from './target';
+
+/** How a lure stands to a target. */
+export interface Standing {
+  /** That all musts are met, 0…1. */
+  readonly allMusts: number;
+  readonly worth: number;
+  /** Of the musts from their windows, in half widths. */
+  readonly distance: number;
+}
+
+export interface Ranked {
+  readonly move: Move;
+  readonly after: Standing;
+  readonly effort: Effort;
+  /** A part has to be got: it is none of the builder's own. */
+  readonly isBought: boolean;
+  /** It makes the target likelier; else it only comes nearer to it. */
+  readonly gains: boolean;
+  readonly worthOfTrouble: number;
+}
+
+export interface Ranking {
+  readonly before: Standing;
+  /** The best first; what gains nothing is left out. */
+  readonly ranked: readonly Ranked[];
+  readonly tried: number;
+}
+
+export interface RankAsked {
+  readonly lure: Lure;
+  readonly setting: Setting;
+  readonly wants: readonly Want[];
+  readonly parts: PartsAtHand;
+  /** What readings have taught, and what happened to the blades: for the card as it is now. */
+  readonly asked?: Asked;
+  /** So many moves at most, the most telling first; all unless told. */
+  readonly most?: number;
+}
+
+/** Less is no gain: within the luck of the draws. */
+export const LEAST_GAIN = 0.015;
+/** Half widths nearer that count. */
+const LEAST_NEARER = 0.1;
+/** Minutes of any move: to sit down to it, and to try the lure again. Trade estimates, as what follows. */
+const ANY_MINUTES = 10;
+const BUYING_MINUTES = 5;
+/** What is spoilt by it for good. */
+const DESTROYING_MINUTES = 10;
+/** A line that cannot be said is so far from its window. */
+const UNSAID = 10;
+
+/** Ranks all moves, and says after each how many are done. @throws Error for a build that structureProblem refuses */
+export function* ranking(asked: RankAsked): Generator<number, Ranking> {
+  const { lure, setting, parts, most = Infinity } = asked;
+  const wants = asked.wants.filter(({ weight }) => weight !== 'whatever');
+  const { water, outfit, speedMps } = setting;
+  const card = cardOf(lure.build, water, speedMps, {
+    ...asked.asked,
+    ...(outfit && { outfit }),
+    // Sound takes as long as all else: only where it is wanted.
+    ...(wants.some(({ line }) => OF_SOUND.has(line)) ? {} : { sound: null }),
+  });
+  const lines = linesOf(wants);
+  const judge = judging(card, wants, lines);
+  const prepared = prepare(lure, setting);
+  const middles = (figures: Figures, build = lure.build) => middlesOf(figures, build, lines, setting);
+  const now = middles(prepared.figures);
+  const before = judge(now, now);
+  const own = new Set(parts.own.map(({ id }) => id));
+  const efforts = new Map<string, Effort>();
+  const whole = once(() => {
+    const plan = planMake(lure.build);
+    const tools = plan.outcome === 'planned' ? [...new Set(plan.steps.flatMap((step) => step.tools))] : [];
+    return { minutes: plan.outcome === 'planned' ? plan.minutes : UNPLANNED_MINUTES, tools };
+  });
+  const ranked: Ranked[] = [];
+  const moves = movesOf(lure, parts).slice(0, most);
+  for (const [i, move] of moves.entries()) {
+    const done = doneTo(prepared, lure, move);
+    if (done) {
+      const effort = efforts.get(move.place) ?? effortOf(move, lure.build, done.build, whole);
+      efforts.set(move.place, effort);
+      const brought = 'part' in move && BRINGS_A_PART.has(move.code) ? [move.part, ...move.twins] : [];
+      const isBought = brought.length > 0 && !brought.some(({ id }) => own.has(id));
+      const one = rankedOf(move, before, judge(now, middles(done.figures, done.build)), effort, isBought);
+      if (one) ranked.push(one);
+    }
+    yield i + 1;
+  }
+  return { before, ranked: ranked.sort(bestFirst), tried: moves.length };
+}
+
+/** The same at one go. */
+export function rank(asked: RankAsked): Ranking {
+  const work = ranking(asked);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+const OF_SOUND: ReadonlySet<CardLine> = new Set<CardLine>(['levelDb', 'centroidHz']);
+const BRINGS_A_PART: ReadonlySet<Move['code']> = new Set<Move['code']>(['swap', 'add', 'takeWire']);
+/** Of a lure whose order of work is not known. */
+const UNPLANNED_MINUTES = 30;
+
+/** The lure with a move made; null where it cannot be. */
+function doneTo(
+  prepared: Prepared,
+  { build }: Lure,
+  move: Move,
+): { readonly build: Build; readonly figures: Figures } | null {
+  if (move.code === 'swap') {
+    const { item, part } = move;
+    const items = { ...build.items, [item]: { ...itemOf(build, item), part } };
+    return { build: { ...build, items }, figures: prepared.swap(item, part) };
+  }
+  const next = prepared.after(move.edits);
+  return next.ok ? { build: next.prepared.lure.build, figures: next.prepared.figures } : null;
+}
+
+/** Holds middles against what is wanted, with the luck of one set of draws. */
+function judging(card: Card, wants: readonly Want[], lines: readonly CardLine[]) {
+  const draws = drawTogether(card, lines);
+  return (before: Middles, after: Middles): Standing => {
+    const saidOf = (line: CardLine) => carried(card, line, before, after);
+    const { allMusts, worth } = chancesWith(draws, saidOf, card.speedMps, wants);
+    return { allMusts, worth, distance: distanceOf(saidOf, wants) };
+  };
+}
+
+/** Of the musts from their windows: the root of the squares of the half widths that each middle lies outside. */
+export function distanceOf(saidOf: (line: CardLine) => Banded | null, wants: readonly Want[]): number {
+  const off = wants.map(({ line, low, high, weight }) => {
+    if (weight !== 'must') return 0;
+    const said = saidOf(line);
+    if (!said) return UNSAID;
+    const short = low !== null && low > said.value ? halfWidthsTo(line, said, low, true) : 0;
+    const over = high !== null && high < said.value ? -halfWidthsTo(line, said, high, false) : 0;
+    return Math.min(UNSAID, Math.max(short, over));
+  });
+  return Math.hypot(...off);
+}
+
+/** Minutes that a move is worth taking into account by. */
+export function troubleOf({ effort, isBought }: Pick<Ranked, 'effort' | 'isBought'>): number {
+  const spoils = effort.undoing === 'destroys' ? DESTROYING_MINUTES : 0;
+  return ANY_MINUTES + effort.minutes + (isBought ? BUYING_MINUTES : 0) + spoils;
+}
+
+function rankedOf(move: Move, before: Standing, after: Standing, effort: Effort, isBought: boolean): Ranked | null {
+  const gain = after.worth - before.worth;
+  const nearer = before.distance - after.distance;
+  if (gain < LEAST_GAIN && !(nearer > LEAST_NEARER && gain > -LEAST_GAIN)) return null;
+  const gains = gain >= LEAST_GAIN;
+  return {
+    move,
+    after,
+    effort,
+    isBought,
+    gains,
+    worthOfTrouble: (gains ? gain : nearer) / troubleOf({ effort, isBought }),
+  };
+}
+
+function bestFirst(a: Ranked, b: Ranked): number {
+  if (a.gains !== b.gains) return a.gains ? -1 : 1;
+  return b.worthOfTrouble - a.worthOfTrouble || (a.move.key < b.move.key ? -1 : 1);
+}

@@ -1,0 +1,52 @@
+/** The target file, `.mazurka-target.json`: what is wanted of a lure, under a name. Described in docs/files.md. SI throughout. */
+import * as z from 'zod/mini';
+import '../schema';
+import { plainDataProblem, type PlainDataProblem } from '../plain-data';
+import { targetSchema, type Target } from './target';
+
+const FORMAT = 'mazurka-target';
+const VERSION = 1;
+const MAX_BYTES = 64 * 1024;
+
+const fileSchema = z.extend(targetSchema, { format: z.literal(FORMAT), version: z.literal(VERSION) });
+const headSchema = z.object({ format: z.literal(FORMAT), version: z.int().check(z.positive()) });
+
+export type TargetFileProblem =
+  | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
+  | { readonly code: 'notJson'; readonly message: string }
+  | { readonly code: 'notATargetFile' }
+  | PlainDataProblem
+  | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
+  | { readonly code: 'faultyField'; readonly path: string; readonly message: string };
+
+export type TargetFileReading =
+  { readonly ok: true; readonly target: Target } | { readonly ok: false; readonly problem: TargetFileProblem };
+
+export function writeTargetFile({ name, wants }: Target): string {
+  return `${JSON.stringify(fileSchema.parse({ format: FORMAT, version: VERSION, name, wants }), null, 2)}\n`;
+}
+
+/** Whole, or not at all with what would be right. */
+export function readTargetFile(text: string): TargetFileReading {
+  const refuse = (problem: TargetFileProblem): TargetFileReading => ({ ok: false, problem });
+  if (text.length > MAX_BYTES) return refuse({ code: 'tooLarge', bytes: text.length, maxBytes: MAX_BYTES });
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
+  }
+  const shape = plainDataProblem(raw);
+  if (shape) return refuse(shape);
+  const head = headSchema.safeParse(raw);
+  if (!head.success) return refuse({ code: 'notATargetFile' });
+  if (head.data.version > VERSION) return refuse({ code: 'fromTheFuture', version: head.data.version, known: VERSION });
+  const parsed = fileSchema.safeParse(raw);
+  if (parsed.success) return { ok: true, target: { name: parsed.data.name, wants: parsed.data.wants } };
+  const [issue] = parsed.error.issues;
+  return refuse({
+    code: 'faultyField',
+    path: issue ? issue.path.map(String).join('.') : '',
+    message: issue?.message ?? 'not readable',
+  });
+}
