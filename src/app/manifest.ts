@@ -20,6 +20,7 @@ export default function manifest(): MetadataRoute.Manifest {
     shortcuts: [
       { name: 'Make', url: '/make' },
       { name: 'Bench', url: '/bench' },
+      { name: 'Tank', url: '/tank' },
     ],
   };
 }

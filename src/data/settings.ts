@@ -5,6 +5,7 @@ import { outfitSchema, USUAL_OUTFIT } from '../core/hydro/outfit';
 import { LAKE_WATER, waterSchema } from '../core/hydro/water';
 import { TOOLS } from '../core/make/operation-rule';
 import { FISH_GROUPS } from '../core/sound/fish-ears';
+import { targetSchema } from '../core/tune/target';
 import { FINGERS } from '../core/units/finger-spans';
 
 export const retrieveSchema = z.strictObject({
@@ -14,8 +15,45 @@ export const retrieveSchema = z.strictObject({
   linePerTurnM: z.number().check(z.minimum(0.05), z.maximum(3)),
   /** Speed when it is given directly. */
   speedMps: z.number().check(z.minimum(0), z.maximum(5)),
+  /** Of the water against the retrieve, m/s; below zero with it. */
+  currentMps: z._default(z.number().check(z.minimum(-2), z.maximum(2)), 0),
 });
 export type Retrieve = z.infer<typeof retrieveSchema>;
+
+const scriptStepSchema = z.strictObject({
+  seconds: z.number().check(z.minimum(0.1), z.maximum(60)),
+  speedMps: z.number().check(z.minimum(0), z.maximum(5)),
+});
+export const MOST_TARGETS = 60;
+export const MOST_STEPS = 12;
+
+/** The Tank: its water, the retrieve in it, and what is wanted. */
+const tankSchema = z.strictObject({
+  /** How deep the water is, and how high weed stands in it, m. */
+  bottomM: z.number().check(z.minimum(0.2), z.maximum(60)),
+  weedM: z.number().check(z.minimum(0), z.maximum(60)),
+  script: z.strictObject({
+    countdownS: z.number().check(z.minimum(0), z.maximum(600)),
+    steps: z.array(scriptStepSchema).check(
+      z.minLength(1),
+      z.maxLength(MOST_STEPS),
+      z.refine((steps) => steps.some(({ speedMps }) => speedMps > 0), 'a step that moves'),
+    ),
+    isTrolled: z.boolean(),
+  }),
+  wanted: z.nullable(targetSchema),
+  /** Kept under their names. */
+  targets: z.array(targetSchema).check(z.maxLength(MOST_TARGETS)),
+});
+export type TankSettings = z.infer<typeof tankSchema>;
+
+const USUAL_TANK: TankSettings = {
+  bottomM: 3,
+  weedM: 0.4,
+  script: { countdownS: 0, steps: [{ seconds: 10, speedMps: 0.66 }], isTrolled: false },
+  wanted: null,
+  targets: [],
+};
 
 export const settingsSchema = z.strictObject({
   system: z.enum(['metric', 'trade']),
@@ -46,13 +84,14 @@ export const settingsSchema = z.strictObject({
   isIntroduced: z._default(z.boolean(), false),
   /** Parts taken last, the last first: they stand first in every choice they fit. */
   recentParts: z._default(z.array(z.string().check(z.maxLength(120))).check(z.maxLength(20)), []),
+  tank: z._default(tankSchema, USUAL_TANK),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
 export const USUAL_SETTINGS: Settings = {
   system: 'metric',
   theme: 'auto',
-  retrieve: { by: 'reel', turnsPerS: 1, linePerTurnM: 0.66, speedMps: 0.66 },
+  retrieve: { by: 'reel', turnsPerS: 1, linePerTurnM: 0.66, speedMps: 0.66, currentMps: 0 },
   slowedBy: 1,
   lastLure: null,
   screenPxPerMm: null,
@@ -67,4 +106,5 @@ export const USUAL_SETTINGS: Settings = {
   fish: 'perch',
   isIntroduced: false,
   recentParts: [],
+  tank: USUAL_TANK,
 };

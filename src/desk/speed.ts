@@ -1,9 +1,16 @@
 /** The speed through the water that a retrieve gives, and how each way of saying it is shown. */
 import type { Retrieve } from '@/data/settings';
+import { MAX_SPEED_MPS } from '@/core/hydro/spin';
 import type { SpeedUnit } from '@/words/spin-words';
 import { inUnit, showSpeed, type UnitSystem } from '@/core/units/write';
 
+/** With the current, which may carry it along faster than it is drawn: then it stands still in the water. */
 export function retrieveSpeed(retrieve: Retrieve): number {
+  return Math.min(MAX_SPEED_MPS, Math.max(0, drawnSpeed(retrieve) + retrieve.currentMps));
+}
+
+/** At which it is drawn, over the ground. */
+function drawnSpeed(retrieve: Retrieve): number {
   return retrieve.by === 'reel' ? retrieve.turnsPerS * retrieve.linePerTurnM : retrieve.speedMps;
 }
 
@@ -43,9 +50,10 @@ export function retrieveNumber(retrieve: Retrieve): number {
 
 /** The retrieve at another speed through the water, said in the same way. */
 export function atSpeed(retrieve: Retrieve, speedMps: number): Retrieve {
+  const drawnMps = Math.max(0, speedMps - retrieve.currentMps);
   return retrieve.by === 'reel'
-    ? { ...retrieve, turnsPerS: Number((speedMps / retrieve.linePerTurnM).toFixed(3)) }
-    : { ...retrieve, speedMps };
+    ? { ...retrieve, turnsPerS: Number((drawnMps / retrieve.linePerTurnM).toFixed(3)) }
+    : { ...retrieve, speedMps: drawnMps };
 }
 
 /** Round speeds along an axis up to the fastest shown, in the unit the retrieve is said in. */

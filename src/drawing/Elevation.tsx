@@ -26,12 +26,14 @@ export interface ElevationProps {
   readonly picked: Pick | null;
   readonly onPick: (pick: Pick) => void;
   readonly label: string;
+  /** Only the lure: nothing measured on it, no rule under it. */
+  readonly isBare?: boolean;
   /** Called once, when it is first painted. */
   readonly onPainted: () => void;
 }
 
 export function Elevation(props: ElevationProps) {
-  const { things, layout, view, motions, lanes, system, slowedBy, picked, onPick, label } = props;
+  const { things, layout, view, motions, lanes, system, slowedBy, picked, onPick, label, isBare = false } = props;
   const needed = useMemo(() => sweptBox(sweptCorners(layout, motions), view), [layout, motions, view]);
   const [before, setBefore] = useState(needed);
   const swept = useMemo(() => steadyBox(needed, before), [needed, before]);
@@ -71,11 +73,11 @@ export function Elevation(props: ElevationProps) {
         {things.map((thing, i) => (
           <Hit key={`${thing.pick} ${i}`} thing={thing} view={view} isPicked={thing.pick === picked} />
         ))}
-        <FreeRoom layout={layout} view={view} system={system} />
+        {!isBare && <FreeRoom layout={layout} view={view} system={system} />}
         {lanes.map((lane) => (
           <RestReach key={lane.station} lane={lane} system={system} />
         ))}
-        <Rule view={view} system={system} />
+        {!isBare && <Rule view={view} system={system} />}
       </svg>
     </div>
   );

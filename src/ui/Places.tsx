@@ -5,6 +5,7 @@ import { useEffect } from 'react';
 /** The places of the app, in the order in which builders work, each with the letter that leads there. */
 const PLACES = [
   { key: 'bench', name: 'Bench', letter: 'b' },
+  { key: 'tank', name: 'Tank', letter: 't' },
   { key: 'make', name: 'Make', letter: 'm' },
 ] as const;
 

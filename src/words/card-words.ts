@@ -60,13 +60,13 @@ const shake = ({ system }: CardMeasures): LineUnit =>
 /** The plain words are trade estimates: where a builder would say one rather than the other. */
 export const LINE_WORDS: Readonly<Record<CardLine, LineWords>> = {
   keepsMps: {
-    name: 'Keeps turning down to',
+    name: 'Keeps turning to',
     why: 'The slowest retrieve at which all its blades go on turning: slower, gravity stops one on the way up.',
     shown: speed,
     plain: [
       [0.25, 'at a crawl'],
       [0.45, 'slow'],
-      [0.65, 'at a steady pace'],
+      [0.65, 'steady'],
       [MORE, 'only fast'],
     ],
   },
@@ -173,7 +173,7 @@ export const LINE_WORDS: Readonly<Record<CardLine, LineWords>> = {
     shown: speed,
     plain: [
       [0.6, 'slow'],
-      [0.9, 'at a steady pace'],
+      [0.9, 'steady'],
       [MORE, 'only fast'],
     ],
   },
@@ -291,6 +291,16 @@ export function windowWords({ line, low, high }: Want, measures: CardMeasures): 
   }
   if (low !== null) return `at least ${lineValue(line, low, measures)}`;
   return high === null ? 'anything' : `at most ${lineValue(line, high, measures)}`;
+}
+
+/** The same as short as a column is: `≥ 4.0 mN·s`. */
+export function shortWindow({ line, low, high }: Want, measures: CardMeasures): string {
+  if (low !== null && high !== null) {
+    const shown = LINE_WORDS[line].shown(measures);
+    return `${lineNumber(low, shown)}–${lineValue(line, high, measures)}`;
+  }
+  if (low !== null) return `≥ ${lineValue(line, low, measures)}`;
+  return high === null ? 'anything' : `≤ ${lineValue(line, high, measures)}`;
 }
 
 /** `9 in 10`, `hardly ever`: a chance as people say it. */

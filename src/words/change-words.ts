@@ -45,6 +45,7 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   forgetReading: 'forget a reading',
   markMade: 'mark as made',
   use: 'tell hours and fish',
+  tune: 'make a move of the Tank',
   markNotMade: 'not made',
 };
 

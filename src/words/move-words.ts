@@ -107,11 +107,17 @@ const GROWS: Readonly<Record<keyof typeof LEVER_NAMES, readonly [more: string, l
 /** Why a move helps, in one sentence from what moves the line in the model. */
 export function reasonWords(reason: Reason, measures: CardMeasures): string {
   const line = LINE_WORDS[reason.line].name.toLowerCase();
+  const pulls = (newtons: number) => {
+    const { number, unit } = pullInWeight(Math.abs(newtons) / GRAVITY_MPS2, measures.system);
+    return `${number} ${unit}`;
+  };
+  if (reason.by === 'turning') {
+    const { ratesHz, dragsN } = reason;
+    const [was, is] = ratesHz.map((rate) => decimalText(rate, 1));
+    return `Its blade turns ${is} a second instead of ${was} and pulls ${pulls(dragsN[1])} instead of ${pulls(dragsN[0])}.`;
+  }
   if (reason.by === 'forces') {
-    const pull = (newtons: number) => {
-      const { number, unit } = pullInWeight(Math.abs(newtons) / GRAVITY_MPS2, measures.system);
-      return `${number} ${unit} ${newtons < 0 ? 'less' : 'more'}`;
-    };
+    const pull = (newtons: number) => `${pulls(newtons)} ${newtons < 0 ? 'less' : 'more'}`;
     return `It changes the ${line} by ${pull(reason.sinkingN)} weight in water and ${pull(reason.dragN)} drag.`;
   }
   const { lever, ratio, tenth, isShare } = reason;

@@ -17,6 +17,10 @@ import { soundAsBelieved, type SoundAsked } from '../core/predict/sound';
 import { predictSpin } from '../core/predict/spin';
 import { stallSpeeds } from '../core/predict/stalls';
 import { peakOf, renderLoop, rmsOf, type RenderAsked } from '../core/sound/render';
+import { followScript } from '../core/predict/retrieve-script';
+import { cardOf } from '../core/tune/card';
+import { promiseOf } from '../core/tune/promise';
+import { ranking, type RankAsked } from '../core/tune/rank';
 import { weighing } from '../core/prepared/weigh';
 import { atOnce, answerer, bySteps } from './answering';
 
@@ -41,6 +45,12 @@ const jobs = {
   lightestHead: atOnce(lightestHead),
   retrievePath: atOnce(retrievePath),
   weigh: bySteps(weighing),
+  cardOf: atOnce(cardOf),
+  followScript: atOnce(followScript),
+  promiseOf: atOnce(promiseOf),
+  ranking: bySteps((asked: Omit<RankAsked, 'parts'>, ownParts: readonly Part[]) =>
+    ranking({ ...asked, parts: { own: ownParts, catalogue: CATALOGUE } }),
+  ),
   mendings: atOnce((lure: Lure, context: FindingsContext, ownParts: readonly Part[]) =>
     mendings(lure, context, [...ownParts, ...CATALOGUE]),
   ),

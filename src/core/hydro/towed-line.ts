@@ -251,3 +251,30 @@ function shapeOf(up: Integrated, lengthM: number, tipHeightM: number): LineShape
     tipPullN: Math.hypot(between(forwardN), between(upN)),
   };
 }
+
+/** A point of the line, m: forward of the lure, and below the surface; above it less than none. */
+export interface LinePoint {
+  readonly forwardM: number;
+  readonly depthM: number;
+}
+
+/** The line from the lure to the rod's tip; a lure that is not sunk lies at the surface, its line straight. */
+export function lineCurve(line: FishingLine, pull: LinePull, setting: LineSetting, lengthM: number): LinePoint[] {
+  const { tipHeightM } = setting;
+  const shape = pull.downN > 0 ? lineShapes(line, pull, setting, [lengthM])[0] : undefined;
+  const straight = (fromM: number, depthM: number, leftM: number): LinePoint[] => {
+    const upM = Math.min(leftM, depthM + tipHeightM);
+    return [{ forwardM: fromM + Math.sqrt(Math.max(0, leftM ** 2 - upM ** 2)), depthM: depthM - upM }];
+  };
+  if (shape?.outcome !== 'sinks') return [{ forwardM: 0, depthM: 0 }, ...straight(0, 0, lengthM)];
+  const { steps, last, forwardN, upN, gainM } = integrate(line, pull, setting, lengthM, STEPS);
+  const points: LinePoint[] = [{ forwardM: 0, depthM: shape.depthM }];
+  let forwardM = 0;
+  for (let i = 1; i <= last && (gainM[i] ?? 0) < shape.depthM; i++) {
+    const ds = lengthM * ((i / steps) ** 2 - ((i - 1) / steps) ** 2);
+    forwardM += (ds * (forwardN[i] ?? 0)) / Math.hypot(forwardN[i] ?? 0, upN[i] ?? 0);
+    points.push({ forwardM, depthM: shape.depthM - (gainM[i] ?? 0) });
+  }
+  const leftM = Math.max(0, lengthM - shape.inWaterM);
+  return [...points, { forwardM, depthM: 0 }, ...straight(forwardM, 0, leftM)];
+}

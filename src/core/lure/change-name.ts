@@ -46,6 +46,7 @@ export const CHANGE_CODES = [
   'markMade',
   'markNotMade',
   'use',
+  'tune',
 ] as const;
 export type ChangeCode = (typeof CHANGE_CODES)[number];
 

@@ -73,7 +73,6 @@ export function retrievePath(
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
   const [ride] = rides(build, water, [speedMps], outfit, lengths).at;
   const slopeRad = Math.max(0, ride?.lineSlopeRad ?? 0);
-  const [sinSlope, tanSlope] = [Math.sin(slopeRad), Math.tan(slopeRad)];
   const levelM = lengths.map((_, i) => depthOf(ride?.lines[i]));
   const hangsAtM = Math.max(0, lineOutM - h);
   const startM = Math.min(sinkMps * countdownS, hangsAtM);
@@ -82,12 +81,8 @@ export function retrievePath(
   for (let i = 1; i <= STEPS; i++) {
     const [from = 0, to = 0] = [lengths[i - 1], lengths[i]];
     const dt = (from - to) / speedMps;
-    const sinks = (depthM: number) => {
-      const bowed = (sinSlope * (depthM + h)) / ((levelM[i] ?? 0) + h || 1e-9);
-      const sinLine = Math.min(1, Math.max(bowed, (depthM + h) / to));
-      const along = Math.asin(Math.min(1, tanSlope * Math.sqrt(1 - sinLine ** 2)));
-      return speedMps * Math.sin(along - Math.asin(sinLine));
-    };
+    const sinks = (depthM: number) =>
+      sinkingMps({ speedMps, slopeRad, levelM: levelM[i] ?? 0, depthM, lineOutM: to, tipHeightM: h });
     // Midpoint rule; the surface stops it, and so does the line: straight down is as deep as it can hang.
     const half = Math.max(0, z + (dt / 2) * sinks(z));
     z = Math.min(Math.max(0, z + dt * sinks(half)), Math.max(0, to - h));
@@ -100,4 +95,23 @@ export function retrievePath(
     startM,
     hung: sinkMps * countdownS > hangsAtM,
   };
+}
+
+/**
+ * How fast a lure sinks that is wound in, m/s; below zero it rises.
+ * @param at speed it is wound in at, slope of its line towed level, the depth it then comes to with so much line out, and where it is
+ */
+export function sinkingMps(at: {
+  readonly speedMps: number;
+  readonly slopeRad: number;
+  readonly levelM: number;
+  readonly depthM: number;
+  readonly lineOutM: number;
+  readonly tipHeightM: number;
+}): number {
+  const { speedMps, slopeRad, levelM, depthM, lineOutM, tipHeightM: h } = at;
+  const bowed = (Math.sin(slopeRad) * (depthM + h)) / (levelM + h || 1e-9);
+  const sinLine = Math.min(1, Math.max(bowed, (depthM + h) / lineOutM));
+  const along = Math.asin(Math.min(1, Math.tan(slopeRad) * Math.sqrt(1 - sinLine ** 2)));
+  return speedMps * Math.sin(along - Math.asin(sinLine));
 }

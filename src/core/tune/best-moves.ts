@@ -39,11 +39,16 @@ export function inOrder(told: readonly Omit<ToldMove, 'isTied'>[], asking: Promi
   const worthNow = chancesOf(asking.before, asking.wants).worth;
   const byWhole = (one: Omit<ToldMove, 'isTied'>) => {
     const gain = one.promised.chances.worth - worthNow;
-    return { gains: gain >= LEAST_GAIN, by: gain / troubleOf(one.ranked) };
+    // What brings a fault is no help until that is mended.
+    const isSound = !one.promised.makes.some(({ severity }) => severity === 'fault');
+    return {
+      first: Number(gain >= LEAST_GAIN) + Number(gain >= LEAST_GAIN && isSound),
+      by: gain / troubleOf(one.ranked),
+    };
   };
   const sorted = told
     .map((one) => ({ one, ...byWhole(one) }))
-    .sort((a, b) => Number(b.gains) - Number(a.gains) || (a.gains ? b.by - a.by : 0));
+    .sort((a, b) => b.first - a.first || (a.first > 0 ? b.by - a.by : 0));
   const buildOf = ({ ranked: { move } }: Omit<ToldMove, 'isTied'>) => {
     const done = applyEdits(asking.lure, move.edits);
     return done.ok ? done.lure.build : asking.lure.build;

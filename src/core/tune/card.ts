@@ -7,7 +7,15 @@ import type { Said, Scale } from '../predict/band';
 import { lureInWater } from '../predict/lure-in-water';
 import { LURE_FORMS, LURE_OUTPUTS, RIDE_FORMS, RIDE_OUTPUTS, type LineOutcome } from '../predict/outputs';
 import { predict, type Asked, type Prediction } from '../predict/predict';
-import { beliefWithSound, SOUND_FORMS, SOUND_OUTPUTS, USUAL_SOUND, type SoundFactor } from '../predict/sound';
+import type { ContactKind } from '../sound/contact';
+import {
+  beliefWithSound,
+  SOUND_FORMS,
+  SOUND_OUTPUTS,
+  USUAL_SOUND,
+  type ContactPrediction,
+  type SoundFactor,
+} from '../predict/sound';
 import { doesTurn, type TurningPrediction } from '../predict/spin';
 import { stallSpeeds, type Stall } from '../predict/stalls';
 import { brightM2 } from '../sight/flash';
@@ -22,6 +30,8 @@ export interface Card {
   /** Of the factors whose slopes every line gives in the same order: those of the lure, then those of its sound. */
   readonly factors: readonly SoundFactor[];
   readonly covariance: readonly (readonly number[])[];
+  /** What is heard of it, by kind, loudest first. */
+  readonly noises: readonly ContactKind[];
   /** How its line lies; null where a blade is outside its model. */
   readonly line: LineOutcome | null;
 }
@@ -102,8 +112,16 @@ export function cardOf(build: Build, water: Water, speedMps: number, asked: Aske
     speedMps,
     lines: Object.fromEntries(CARD_LINES.map((line) => [line, of(line)])) as Card['lines'],
     ...beliefWithSound(belief),
+    noises: sound && 'heard' in sound ? noisesOf(sound.contacts) : [],
     line: ride?.outcome === 'rides' ? ride.line : null,
   };
+}
+
+function noisesOf(contacts: readonly ContactPrediction[]): readonly ContactKind[] {
+  const loud = contacts.flatMap(({ heard, said }) =>
+    heard.outcome === 'sounds' && said?.levelDb ? [{ kind: heard.contact.kind, db: said.levelDb.value }] : [],
+  );
+  return [...new Set(loud.sort((a, b) => b.db - a.db).map(({ kind }) => kind))];
 }
 
 type Stalls = Extract<Stall, { outcome: 'stalls' }>;

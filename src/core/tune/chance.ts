@@ -60,6 +60,11 @@ export function chancesOf(card: Card, wants: readonly Want[]): ChancesOfCard {
   return { ...chances, against };
 }
 
+/** That one want is met, 0…1; 0 where its line cannot be said. */
+export function chanceOf(card: Card, want: Want): number {
+  return chancesOf(card, [want]).each[0]?.chance ?? 0;
+}
+
 /** The same of a lure whose lines go together as the drawn ones do, from its own values. */
 export function chancesWith(
   draws: Draws,

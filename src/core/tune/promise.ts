@@ -15,7 +15,7 @@ import type { HookRule } from '../judgement/hook-rule';
 import { cardOf, LINE_SCALES, type Card } from './card';
 import { chancesOf, type ChancesOfCard } from './chance';
 import type { Move } from './move';
-import { prepare } from '../prepared/prepared';
+import { prepare, type Figures } from '../prepared/prepared';
 import type { CardLine, Want } from './target';
 
 /** A finding without what mends it: so it goes through a worker's door. */
@@ -32,6 +32,13 @@ export type Reason =
       /** Of the line with the lever a tenth more: a share, or a step in its own unit. */
       readonly tenth: number;
       readonly isShare: boolean;
+    }
+  /** By how its blade that pulls most turns: turns a second and pull, before and after; 0 where none turns. */
+  | {
+      readonly by: 'turning';
+      readonly line: CardLine;
+      readonly ratesHz: readonly [number, number];
+      readonly dragsN: readonly [number, number];
     }
   /** By what it adds to weight in water and drag, N. */
   | { readonly by: 'forces'; readonly line: CardLine; readonly sinkingN: number; readonly dragN: number };
@@ -158,12 +165,36 @@ function reasonOf(
   if (best && strength(best) > LEAST_STRENGTH) return { by: 'lever', line, ...best };
   const setting = { water, speedMps, ...(asked.outfit && { outfit: asked.outfit }) };
   const [from, to] = [prepare(lure, setting).figures, prepare(after, setting).figures];
+  if (OF_BLADES.has(line)) {
+    const [a, b] = [pullingMost(from), pullingMost(to)];
+    return { by: 'turning', line, ratesHz: [a.rateHz, b.rateHz], dragsN: [a.dragN, b.dragN] };
+  }
   return {
     by: 'forces',
     line,
     sinkingN: to.sinkingN - from.sinkingN,
     dragN: (to.trim?.dragN ?? 0) - (from.trim?.dragN ?? 0),
   };
+}
+
+/** What comes of how a blade turns. */
+const OF_BLADES: ReadonlySet<CardLine> = new Set<CardLine>([
+  'keepsMps',
+  'startsMps',
+  'rateHz',
+  'beatHz',
+  'thumpNs',
+  'pulseN',
+  'shakeM',
+  'flashFrontM2PerS',
+  'flashBackM2PerS',
+]);
+
+function pullingMost({ blades }: Figures): { readonly rateHz: number; readonly dragN: number } {
+  return blades.reduce(
+    (most, { outcome }) => (outcome.outcome === 'turning' && outcome.dragN > most.dragN ? outcome : most),
+    { rateHz: 0, dragN: 0 },
+  );
 }
 
 /** A lever that does less than this explains nothing. */
@@ -175,11 +206,13 @@ function leversOf(move: Move, before: Build, after: Build): { readonly lever: Le
     case 'swap': {
       const { item, from, part } = move;
       const area = bladeArea(part) / bladeArea(from);
+      // Of another pattern it is not the size alone that tells.
+      const isLike = from.kind !== 'blade' || part.kind !== 'blade' || from.pattern === part.pattern;
       return [
-        ...(area > 0 && Number.isFinite(area)
+        ...(isLike && area > 0 && Number.isFinite(area)
           ? [{ lever: { lever: 'bladeSize', station: item } as const, ratio: Math.sqrt(area) }]
           : []),
-        ...('thicknessM' in from && 'thicknessM' in part
+        ...(isLike && 'thicknessM' in from && 'thicknessM' in part
           ? [{ lever: { lever: 'bladeThickness', station: item } as const, ratio: part.thicknessM / from.thicknessM }]
           : []),
         ...(ballastOf(before) === item

@@ -1,13 +1,14 @@
 'use client';
 
 import type { Lure } from '@/core/lure/lure';
-import { frontView, type FrontSweep, type FrontView } from '@/drawing/front-view';
+import { frontView } from '@/drawing/front-view';
 import { Sheet } from '@/ui/Sheet';
 import { frontWords } from '@/words/front-words';
 import { laidOf, motionsWith, predictionOf } from '../derived';
 import { useDesk } from '../desk-state';
 import { shownOf, useLearnt, useRide } from '../figures/use-core';
 import { retrieveSpeed, oneSpeedInWords } from '../speed';
+import { FrontDrawing } from './FrontDrawing';
 
 /** The lure as it comes towards the eye, and what of it has a side. */
 export function FrontSheet({ lure: { build }, onClose }: { readonly lure: Lure; readonly onClose: () => void }) {
@@ -27,7 +28,11 @@ export function FrontSheet({ lure: { build }, onClose }: { readonly lure: Lure; 
       description={`As it comes to you at ${oneSpeedInWords(retrieve)}: left and right are yours.`}
     >
       <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto">
-        <Drawing view={view} label={sentences.join(' ')} />
+        <FrontDrawing
+          view={view}
+          label={sentences.join(' ')}
+          className="aspect-square w-full shrink-0 rounded-md bg-stage"
+        />
         <ul className="flex flex-col gap-1.5" data-testid="from the front">
           {sentences.map((sentence) => (
             <li key={sentence}>{sentence}</li>
@@ -35,86 +40,5 @@ export function FrontSheet({ lure: { build }, onClose }: { readonly lure: Lure; 
         </ul>
       </div>
     </Sheet>
-  );
-}
-
-const EDGE_MM = 4;
-
-function Drawing({ view, label }: { readonly view: FrontView; readonly label: string }) {
-  const half = view.halfMm + EDGE_MM;
-  const way = (points: readonly { readonly rightMm: number; readonly upMm: number }[]) =>
-    points.map(({ rightMm, upMm }, i) => `${i === 0 ? 'M' : 'L'}${rightMm} ${-upMm}`).join('');
-  return (
-    <svg
-      role="img"
-      aria-label={label}
-      viewBox={`${-half} ${-half - view.middleMm} ${2 * half} ${2 * half}`}
-      className="aspect-square w-full shrink-0 rounded-md bg-stage"
-    >
-      <line
-        x1={0}
-        x2={0}
-        y1={-half - view.middleMm}
-        y2={half - view.middleMm}
-        stroke="var(--line)"
-        strokeWidth={half / 250}
-      />
-      {view.wires.map((points, i) => (
-        <path
-          key={i}
-          d={way(points)}
-          fill="none"
-          stroke="var(--wire, #7d868c)"
-          strokeWidth={1}
-          strokeLinejoin="round"
-          strokeLinecap="round"
-        />
-      ))}
-      {view.parts.map(({ item, rightMm, upMm, halfWidthMm, halfHeightMm, colour }) => (
-        <ellipse
-          key={item}
-          cx={rightMm}
-          cy={-upMm}
-          rx={halfWidthMm}
-          ry={halfHeightMm}
-          fill={colour}
-          fillOpacity={0.85}
-          stroke="var(--ink)"
-          strokeWidth={half / 220}
-        />
-      ))}
-      {view.points.map((points, i) => (
-        <path key={i} d={way(points)} stroke="var(--ink)" strokeWidth={half / 90} strokeLinecap="round" />
-      ))}
-      {view.sweeps.map((sweep) => (
-        <Sweep key={sweep.station} sweep={sweep} half={half} />
-      ))}
-    </svg>
-  );
-}
-
-/** The way round, with an arrow where it has one way and two where the water decides. */
-function Sweep({ sweep, half }: { readonly sweep: FrontSweep; readonly half: number }) {
-  const { rightMm, upMm, radiusMm, turns } = sweep;
-  const arrows = { clockwise: [1], anticlockwise: [-1], either: [1, -1], still: [] }[turns];
-  return (
-    <g transform={`translate(${rightMm} ${-upMm})`} fill="none" stroke="var(--accent)" strokeWidth={half / 130}>
-      <circle r={radiusMm} strokeDasharray={`${half / 60} ${half / 60}`} />
-      {arrows.map((way) => {
-        // At the top, pointing the way it goes: clockwise to the right of the eye.
-        const size = half / 16;
-        const at = way * radiusMm * 0.35;
-        const y = -Math.sqrt(radiusMm ** 2 - at ** 2);
-        return (
-          <path
-            key={way}
-            d={`M${at - way * size} ${y - size}L${at} ${y}L${at - way * size} ${y + size}`}
-            strokeWidth={half / 70}
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          />
-        );
-      })}
-    </g>
   );
 }

@@ -28,6 +28,8 @@ export interface StageProps {
   readonly system: UnitSystem;
   /** The hand can take hold of it. */
   readonly isReady: boolean;
+  /** Only the lure, to be looked at. */
+  readonly isBare?: boolean;
   /** Called once, when it is first painted. */
   readonly onPainted: () => void;
   /** What is written about the lure on the drawing, as last painted. */
@@ -39,7 +41,7 @@ export interface StageProps {
  * around it follows a moment later.
  */
 export const Stage = memo(function Stage(props: StageProps) {
-  const { size, isWide, prediction, findings, system, isReady, onPainted, children } = props;
+  const { size, isWide, prediction, findings, system, isReady, isBare = false, onPainted, children } = props;
   const lure = useDesk((state) => shownHistory(state)?.lure ?? null);
   const picked = useDesk((state) => state.picked);
   const { slowedBy } = useDesk((state) => state.settings);
@@ -70,6 +72,7 @@ export const Stage = memo(function Stage(props: StageProps) {
           picked={picked}
           onPick={pick}
           label={`${lure.name} from the side, nose left: ${showLength(layout.x1M - layout.x0M, system)} long`}
+          isBare={isBare}
           onPainted={onPainted}
         />
       </div>

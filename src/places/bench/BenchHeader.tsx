@@ -9,7 +9,7 @@ import { FAMILY_WORDS } from '@/words/family-words';
 import { openSheet, tell, useDesk } from '@/desk/desk-state';
 import { changeMeasures, changeTheme } from '@/desk/settings';
 import { change, perform } from '@/desk/open-lure';
-import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD, type Press } from './HeaderRow';
+import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD, type Press } from '@/desk/header/HeaderRow';
 import { FileMenu, LureMenu } from './later';
 
 export interface BenchHeaderProps {
@@ -24,6 +24,7 @@ export const BenchHeader = memo(function BenchHeader({ history, isDark, isReady 
   const system = useDesk(({ settings }) => settings.system);
   return (
     <HeaderRow
+      at="bench"
       lureId={lure.id}
       system={system}
       isDark={isDark}

@@ -10,7 +10,7 @@ import { Boundary } from '@/ui/Boundary';
 import { useDark } from '@/ui/use-dark';
 import { useMedia, useSize, type Size } from '@/ui/use-media';
 import { BenchFrame } from './BenchFrame';
-import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD } from './HeaderRow';
+import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD } from '@/desk/header/HeaderRow';
 
 export interface FirstScreenProps {
   /** What was last drawn; null where there is none. */
@@ -31,6 +31,7 @@ export function FirstScreen({ picture, onPainted }: FirstScreenProps) {
       <BenchFrame
         header={
           <HeaderRow
+            at="bench"
             lureId={picture?.lureId ?? null}
             system={picture?.system ?? 'metric'}
             isDark={isDark}

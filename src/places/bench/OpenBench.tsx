@@ -6,10 +6,11 @@ import type { LureHistory } from '@/core/lure/history';
 import type { SpinPrediction } from '@/core/predict/spin';
 import { closeSheet, pick, useDesk } from '@/desk/desk-state';
 import { laidOf, motionsWith, predictionOf, ratesBefore } from '@/desk/derived';
-import { exportOpenLure } from '@/desk/export-lure';
 import type * as FindingsRoom from '@/desk/findings-and-cuts';
 import type { FindingsAndCuts } from '@/desk/findings-and-cuts';
-import { perform, saveWhole } from '@/desk/open-lure';
+import { useSoundKey, useUndoKeys } from '@/desk/keys';
+import { NotSaved } from '@/desk/NotSaved';
+import { perform } from '@/desk/open-lure';
 import { changeSettings } from '@/desk/settings';
 import { usePaintedHistory } from '@/desk/shown-lure';
 import { retrieveSpeed, speedUnitOf } from '@/desk/speed';
@@ -17,13 +18,11 @@ import { Stage, StageFigures } from '@/desk/stage/Stage';
 import { isWideStage } from '@/desk/stage/stage-room';
 import { useLearning } from '@/desk/figures/readings';
 import { useLearnt } from '@/desk/figures/use-core';
-import { togglePlaying, useSound } from '@/desk/sound/sound-state';
+import { useSound } from '@/desk/sound/sound-state';
 import { useStageView } from '@/desk/stage/use-stage-view';
 import { Boundary, type WayOut } from '@/ui/Boundary';
-import { Button } from '@/ui/Button';
 import { useAfterPaint } from '@/ui/use-after-paint';
 import { useSize } from '@/ui/use-media';
-import { storageFailureWords } from '@/words/storage-words';
 import { BenchFrame } from './BenchFrame';
 import { BenchHeader } from './BenchHeader';
 import {
@@ -309,53 +308,4 @@ function Sheets({ speedMps }: { readonly speedMps: number }) {
       {sheet === 'backup' && <BackupSheet onClose={closeSheet} />}
     </Boundary>
   );
-}
-
-/** The storage failed: what happened, that the lure is here, and the two things to do. */
-function NotSaved() {
-  const saving = useDesk((state) => state.saving);
-  if (saving.state !== 'failed') return null;
-  return (
-    <div role="alert" className="flex flex-wrap items-center gap-2 border-b border-fault bg-fault-soft px-4 py-2">
-      <p className="flex-1">
-        <span className="font-semibold">Not saved.</span> {storageFailureWords(saving.failure)} The lure is still here,
-        whole: keep it as a file, or try again.
-      </p>
-      <Button look="main" onClick={exportOpenLure}>
-        Export this lure
-      </Button>
-      <Button onClick={() => void saveWhole()}>Try again</Button>
-    </div>
-  );
-}
-
-function useUndoKeys() {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      if (event.target instanceof HTMLInputElement && event.target.type !== 'range') return;
-      const key = event.key.toLowerCase();
-      const isRedo = key === 'y' || (key === 'z' && event.shiftKey);
-      if (!isRedo && key !== 'z') return;
-      event.preventDefault();
-      perform({ do: isRedo ? 'redo' : 'undo' });
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
-}
-
-/** H plays the lure and stops it, wherever nothing is being typed. */
-function useSoundKey() {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== 'h' || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      const { target } = event;
-      if (target instanceof HTMLElement && target.closest('input:not([type=range]), textarea, select, [role=listbox]'))
-        return;
-      togglePlaying();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
 }

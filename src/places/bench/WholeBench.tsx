@@ -7,6 +7,7 @@ import '@/ui/last-focus';
 import { useDark } from '@/ui/use-dark';
 import { useMissingParts } from '@/ui/use-missing-parts';
 import { tell, useDesk } from '@/desk/desk-state';
+import { useUnsavedGuard } from '@/desk/use-unsaved-guard';
 import { openAnother, startBench } from '@/desk/open-lure';
 import { exportOpenLure } from '@/desk/export-lure';
 import { Notices } from './later';
@@ -80,14 +81,3 @@ const FROM_THE_PAGE: readonly WayOut[] = [
   { label: 'Export this lure', run: exportOpenLure },
   { label: 'Another lure', run: () => void openAnother() },
 ];
-
-/** The browser asks before a page with unsaved work goes away. */
-function useUnsavedGuard() {
-  const isUnsaved = useDesk((state) => state.saving.state === 'failed');
-  useEffect(() => {
-    if (!isUnsaved) return;
-    const onLeave = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', onLeave);
-    return () => window.removeEventListener('beforeunload', onLeave);
-  }, [isUnsaved]);
-}

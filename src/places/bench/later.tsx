@@ -5,9 +5,9 @@
  * painted; until then its place is kept at its usual size.
  */
 import { latePart } from '@/ui/late-part';
-import { FileUnpressed, LuresUnpressed } from './HeaderRow';
+import { FileUnpressed, LuresUnpressed } from '@/desk/header/HeaderRow';
 
-export const LureMenu = latePart(() => import('./keeping/LureMenu').then((room) => room.LureMenu), LuresUnpressed);
+export const LureMenu = latePart(() => import('@/desk/lures/LureMenu').then((room) => room.LureMenu), LuresUnpressed);
 export const FileMenu = latePart(() => import('./keeping/FileMenu').then((room) => room.FileMenu), FileUnpressed);
 export const RideSheet = latePart(() => import('@/desk/figures/RideSheet').then((room) => room.RideSheet));
 export const SoundSheet = latePart(() => import('@/desk/sound/SoundSheet').then((room) => room.SoundSheet));
@@ -21,7 +21,7 @@ export const PartPicker = latePart(() => import('@/desk/picker/PartPicker').then
 export const OwnPartsSheet = latePart(() => import('./keeping/OwnPartsSheet').then((room) => room.OwnPartsSheet));
 export const RulesSheet = latePart(() => import('./findings/RulesSheet').then((room) => room.RulesSheet));
 export const Notices = latePart(() => import('@/desk/Notices').then((room) => room.Notices));
-export const LuresSheet = latePart(() => import('./keeping/LuresSheet').then((room) => room.LuresSheet));
+export const LuresSheet = latePart(() => import('@/desk/lures/LuresSheet').then((room) => room.LuresSheet));
 export const NewLureSheet = latePart(() => import('./keeping/NewLureSheet').then((room) => room.NewLureSheet));
 export const TrueSizeSheet = latePart(() => import('@/ui/TrueSizeSheet').then((room) => room.TrueSizeSheet));
 export const CompareSheet = latePart(() => import('@/desk/versions/CompareSheet').then((room) => room.CompareSheet));

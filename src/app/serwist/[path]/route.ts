@@ -1,7 +1,7 @@
 import { createSerwistRoute } from '@serwist/turbopack';
 
 /** Pages held for use without a network; a fresh revision with every build. */
-const PAGES = ['/bench', '/make', '/sheet', '/icon.svg', '/manifest.webmanifest'];
+const PAGES = ['/bench', '/tank', '/make', '/sheet', '/icon.svg', '/manifest.webmanifest'];
 const revision = crypto.randomUUID();
 
 export const { dynamic, dynamicParams, revalidate, generateStaticParams, GET } = createSerwistRoute({

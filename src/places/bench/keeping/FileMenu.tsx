@@ -10,7 +10,7 @@ import { lureFileProblemWords } from '@/words/problem-words';
 import { exportOpenLure } from '@/desk/export-lure';
 import { openSheet, tell, useDesk } from '@/desk/desk-state';
 import { duplicateLure, importLureText, removeOpenLure } from '@/desk/shelf';
-import { MENU, MENU_ITEM } from './menu-looks';
+import { MENU, MENU_ITEM } from '@/desk/header/menu-looks';
 import { changeMeasures, changeTheme } from '@/desk/settings';
 import { openStores } from '@/desk/stores';
 import { useDark } from '@/ui/use-dark';

@@ -8,8 +8,8 @@ import Undo from 'lucide-react/icons/undo-2';
 import type { ReactNode } from 'react';
 import type { UnitSystem } from '@/core/units/write';
 import { Button, type ButtonProps } from '@/ui/Button';
-import { Places } from '@/ui/Places';
-import { MyLures } from './keeping/menu-looks';
+import { Places, type PlacesProps } from '@/ui/Places';
+import { MyLures } from './menu-looks';
 
 export interface Press {
   readonly title: string;
@@ -18,6 +18,7 @@ export interface Press {
 }
 
 export interface HeaderRowProps {
+  readonly at: PlacesProps['at'];
   readonly lureId: string | null;
   readonly system: UnitSystem;
   readonly isDark: boolean;
@@ -25,7 +26,7 @@ export interface HeaderRowProps {
   readonly name: ReactNode;
   /** What kind it is, and whether it is kept. */
   readonly about?: ReactNode;
-  readonly file: ReactNode;
+  readonly file?: ReactNode;
   readonly undo: Press;
   readonly redo: Press;
   readonly newLure: (() => void) | null;
@@ -33,25 +34,30 @@ export interface HeaderRowProps {
   readonly changeTheme: (() => void) | null;
 }
 
-/** The row at the top of the Bench; what it cannot do yet stands where it will be. */
+/** The row at the top of the Bench and the Tank; what it cannot do yet stands where it will be. */
 export function HeaderRow(props: HeaderRowProps) {
-  const { lureId, system, isDark, lures, name, about, file, undo, redo, newLure, changeMeasures, changeTheme } = props;
+  const { at, lureId, system, isDark, lures, name, about, file, undo, redo, newLure, changeMeasures, changeTheme } =
+    props;
   return (
     <header className="flex items-center gap-x-2 border-b border-line bg-panel px-4 py-1 max-sm:gap-x-0.5 max-sm:px-2">
-      <button
-        type="button"
-        className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:rounded-md focus:bg-accent focus:px-3 focus:py-2 focus:text-on-accent"
-        onClick={focusString}
-      >
-        To the parts
-      </button>
+      {at === 'bench' && (
+        <button
+          type="button"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:rounded-md focus:bg-accent focus:px-3 focus:py-2 focus:text-on-accent"
+          onClick={focusString}
+        >
+          To the parts
+        </button>
+      )}
       <div className="max-sm:hidden">
-        <Places at="bench" lureId={lureId} />
+        <Places at={at} lureId={lureId} />
       </div>
       {lures}
-      <Act className="max-xl:hidden" run={newLure}>
-        New lure
-      </Act>
+      {at === 'bench' && (
+        <Act className="max-xl:hidden" run={newLure}>
+          New lure
+        </Act>
+      )}
       <h1 className="min-w-0 max-sm:flex-1">{name}</h1>
       {about}
       <span className="flex-1 max-sm:hidden" />

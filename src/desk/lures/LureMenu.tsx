@@ -5,10 +5,10 @@ import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import type { LureId } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
-import { compareWith, openSheet, useDesk } from '@/desk/desk-state';
-import { LureFace } from '@/desk/lures/LureFace';
-import { openLure } from '@/desk/open-lure';
-import { MENU, MENU_ITEM, MyLures } from './menu-looks';
+import { compareWith, openSheet, useDesk } from '../desk-state';
+import { LureFace } from './LureFace';
+import { openLure } from '../open-lure';
+import { MENU, MENU_ITEM, MyLures } from '../header/menu-looks';
 
 /** The lures last changed; the rest are in the list with drawings. */
 const SHOWN = 7;

@@ -10,12 +10,12 @@ import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
 import { isoDay } from '@/ui/today';
 import { FAMILY_WORDS } from '@/words/family-words';
-import { openSheet, useDesk } from '@/desk/desk-state';
-import { LureFace } from '@/desk/lures/LureFace';
-import { openLure, refreshList } from '@/desk/open-lure';
-import { exportDamaged, salvageDamaged } from '@/desk/recovery';
-import { putBackAndOpen } from '@/desk/shelf';
-import { openStores } from '@/desk/stores';
+import { openSheet, useDesk } from '../desk-state';
+import { LureFace } from './LureFace';
+import { openLure, refreshList } from '../open-lure';
+import { exportDamaged, salvageDamaged } from '../recovery';
+import { putBackAndOpen } from '../shelf';
+import { openStores } from '../stores';
 
 const ROW_PX = 96;
 

@@ -1,0 +1,132 @@
+'use client';
+
+import { useEffect, useMemo, useRef } from 'react';
+import type { Lure } from '@/core/lure/lure';
+import type { SpinPrediction } from '@/core/predict/spin';
+import type { UnitSystem } from '@/core/units/write';
+import { laidOf, motionsWith } from '@/desk/derived';
+import { useDesk } from '@/desk/desk-state';
+import { FrontDrawing } from '@/desk/stage/FrontDrawing';
+import { Stage } from '@/desk/stage/Stage';
+import { useStageView } from '@/desk/stage/use-stage-view';
+import { frontView } from '@/drawing/front-view';
+import { useMedia, useSize } from '@/ui/use-media';
+import { degrees } from '@/words/angle-words';
+import { swimWords } from '@/words/swim-words';
+import { HearButton } from './HearButton';
+import { useTank } from './tank-state';
+import { swimmingFigures } from './use-tank';
+
+export interface SwimmingProps {
+  /** With what is tried. */
+  readonly lure: Lure;
+  readonly prediction: SpinPrediction;
+  readonly speedMps: number;
+  readonly system: UnitSystem;
+}
+
+/** Shown so large at least, px, and by no more than a few round factors. */
+const SEEN_PX = 2.5;
+const FACTORS = [1, 2, 5, 10, 20, 50, 100];
+const MOST_SHAKE_PX = 9;
+
+/** The lure as it swims: its blades turn, it hangs at its pitch, shakes at its beat, and leans as the small view from the front shows. */
+export function Swimming({ lure, prediction, speedMps, system }: SwimmingProps) {
+  const stage = useRef<HTMLDivElement>(null);
+  const body = useRef<HTMLDivElement>(null);
+  const size = useSize(stage);
+  const { water, outfit, slowedBy } = useDesk((state) => state.settings);
+  const isStill = useMedia('(prefers-reduced-motion: reduce)');
+  const tried = useTank((state) => state.tried);
+  const laid = laidOf(lure.build);
+  const motions = motionsWith(prediction, laid);
+  const view = useStageView(size, laid.layout, motions);
+  const figures = speedMps > 0 ? swimmingFigures(lure, water, outfit, speedMps) : null;
+  const ride = useMemo(() => figures?.ride() ?? null, [figures]);
+  const pitchRad = figures?.trim?.pitchRad ?? 0;
+  const leanRad = ride?.lean.outcome === 'leans' ? ride.lean.leanRad : 0;
+  const shakes = figures?.isShaken ? (ride?.shakes ?? []) : [];
+  const most = shakes.reduce<(typeof shakes)[number] | null>(
+    (best, each) => (each.amplitudeM > (best?.amplitudeM ?? 0) ? each : best),
+    null,
+  );
+  const turning = prediction.blades.find(({ station }) => station === most?.station)?.at[0];
+  const rateHz = turning && 'rateHz' in turning ? turning.rateHz.value : 0;
+  const amplitudePx = (most?.amplitudeM ?? 0) * 1000 * (view?.pxPerMm ?? 0);
+  const factor = FACTORS.find((each) => each * amplitudePx >= SEEN_PX) ?? FACTORS.at(-1) ?? 1;
+  const shownPx = Math.min(MOST_SHAKE_PX, amplitudePx * factor);
+  useShaking(body, isStill ? 0 : shownPx, rateHz / slowedBy);
+  const front = useMemo(() => frontView(laid.layout, motions), [laid, motions]);
+  const words = swimWords({ pitchRad, leanRad, shakeM: most?.amplitudeM ?? null, factor, rateHz, isStill }, system);
+  return (
+    <section aria-label="Swimming" className="relative flex min-h-64 flex-1 flex-col max-lg:order-1 lg:min-h-0">
+      <div ref={stage} className="relative flex-1 overflow-hidden bg-stage contain-strict">
+        <div
+          className="absolute inset-0"
+          style={{ transform: `rotate(${pitchRad}rad)`, transformOrigin: originOf(view) }}
+          data-testid="swimming"
+          data-pitch={pitchRad}
+        >
+          <div ref={body} className="absolute inset-0">
+            {size && (
+              <Stage
+                size={size}
+                isWide={false}
+                prediction={prediction}
+                findings={NONE}
+                system={system}
+                isReady={false}
+                isBare
+                onPainted={nothing}
+              >
+                {null}
+              </Stage>
+            )}
+          </div>
+        </div>
+        <figure className="absolute right-2 top-2 w-24 text-center max-sm:w-16">
+          <div style={{ transform: `rotate(${leanRad}rad)` }}>
+            <FrontDrawing
+              view={front}
+              label={`From the front, leaning ${degrees(Math.abs(leanRad))}`}
+              className="aspect-square w-full rounded-full bg-panel/70"
+            />
+          </div>
+          <figcaption className="text-sm text-ink-soft">from the front</figcaption>
+        </figure>
+        <div className="absolute left-2 top-2 flex flex-col items-start gap-1">
+          <HearButton />
+          {tried && (
+            <p className="rounded-md border border-dashed border-accent bg-panel px-2 py-0.5 text-sm text-accent">
+              as it would be
+            </p>
+          )}
+        </div>
+        <p className="absolute inset-x-2 bottom-1 text-sm text-ink-soft" data-testid="swim words">
+          {words}
+        </p>
+      </div>
+    </section>
+  );
+}
+
+const NONE: readonly never[] = [];
+const nothing = () => undefined;
+
+/** It pitches about where its line pulls, near its nose. */
+function originOf(view: { readonly originX: number; readonly originY: number } | null): string {
+  return view ? `${view.originX}px ${view.originY}px` : '50% 50%';
+}
+
+/** To and fro at this rate, Hz. */
+function useShaking(body: { readonly current: HTMLElement | null }, amplitudePx: number, rateHz: number) {
+  useEffect(() => {
+    const element = body.current;
+    if (!element || !(amplitudePx > 0.3) || !(rateHz > 0)) return;
+    const shaking = element.animate(
+      [{ transform: `translateY(${amplitudePx}px)` }, { transform: `translateY(${-amplitudePx}px)` }],
+      { duration: 500 / rateHz, iterations: Infinity, direction: 'alternate', easing: 'ease-in-out' },
+    );
+    return () => shaking.cancel();
+  }, [body, amplitudePx, rateHz]);
+}
