@@ -15,6 +15,7 @@ import { DEMO_LURES } from '../src/demo/scenario';
 import { median, type Figure } from './measure';
 import { atRest, COUNT_FRAMES, FRAMES_SO_FAR, LARGEST, openBench } from './page';
 import { soundInBrowser } from './sound-in-browser';
+import { tankInBrowser } from './tank-in-browser';
 
 const PARTS = 20_000;
 const EDITS = 30;
@@ -33,6 +34,7 @@ export async function browserFigures(base: string, tell: (figure: Figure) => voi
       manyLures,
       stallInWorker,
       soundInBrowser,
+      tankInBrowser,
       workerMemory,
     ]) {
       for (const figure of await measure(browser, base)) tell(figure);

@@ -106,6 +106,8 @@ test('by keyboard alone: a window by its edges, its weight, a move made and undo
   await expect(form.getByRole('radio', { name: 'would like' })).toBeChecked();
   await page.keyboard.press('ArrowLeft', { delay: 60 });
   await page.keyboard.press('Escape');
+  // The focus comes back to what opened the form.
+  await expect(want).toBeFocused();
   const edge = tank.row('thumpNs').getByRole('slider', { name: /least that is wanted/ });
   const before = Number(await edge.getAttribute('aria-valuenow'));
   await edge.focus();

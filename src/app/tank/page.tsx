@@ -4,5 +4,5 @@ import { Tank } from '@/places/tank/Tank';
 export const metadata: Metadata = { title: 'Tank · Mazurka' };
 
 export default function TankPage() {
-  return <Tank />;
+  return <Tank firstPicture="/bench/first-picture.json" />;
 }

@@ -121,7 +121,7 @@ export class Prepared {
 
   constructor(
     readonly lure: Lure,
-    private readonly setting: Setting,
+    readonly setting: Setting,
     private readonly workshop: Workshop,
   ) {
     this.build = lure.build;

@@ -267,3 +267,50 @@ describe('a move', () => {
     ).toBe(true);
   });
 });
+
+describe('a clacker', () => {
+  it('from silent through right to dragging as its arm is bent in: the card tells each, and a move leads from silent to right', () => {
+    const lure = demoLure('lommer-clapper');
+    const bends = movesOf(lure, ALL).filter((move) => move.code === 'bend');
+    const cards = bends.flatMap((move) => {
+      const build = made(lure, move);
+      return build ? [{ move, build, card: cardOf(build, LAKE_WATER, 0.8) }] : [];
+    });
+    const clacks = cards.filter(({ card }) => card.noises.includes('bladeOnHead'));
+    const silent = cards.filter(({ card }) => !card.noises.includes('bladeOnHead'));
+    expect(clacks.length).toBeGreaterThan(0);
+    expect(silent.length).toBeGreaterThan(0);
+    const level = (card: Card) => card.lines.levelDb?.value ?? -99;
+    expect(Math.min(...clacks.map(({ card }) => level(card)))).toBeGreaterThan(
+      Math.max(...silent.map(({ card }) => level(card))) - 3,
+    );
+    // From one that is silent a bend back is among the moves that make it loud.
+    const [quiet] = silent;
+    if (!quiet) throw new Error('one bend lets it off');
+    const loud: Want[] = [
+      { line: 'levelDb', low: level(clacks[0]?.card ?? quiet.card) - 6, high: null, weight: 'must' },
+    ];
+    const { ranked } = rank({
+      lure: { ...lure, build: quiet.build },
+      setting: { water: LAKE_WATER, speedMps: 0.8 },
+      wants: loud,
+      parts: { own: [], catalogue: [] },
+    });
+    expect(ranked.filter(({ gains }) => gains).map(({ move }) => move.code)).toContain('bend');
+    // Bent in farther it drags: told as a fault of the move, before all else.
+    const dragging = bends.flatMap((move) => {
+      const before = cardOf(lure.build, LAKE_WATER, 0.8);
+      const promised = promiseOf(move, {
+        lure,
+        water: LAKE_WATER,
+        speedMps: 0.8,
+        wants: loud,
+        rules: [],
+        asked: {},
+        before,
+      });
+      return promised?.makes.filter(({ code }) => code === 'bladeAgainstHead') ?? [];
+    });
+    expect(dragging.map(({ severity }) => severity)).toContain('fault');
+  }, 60_000);
+});

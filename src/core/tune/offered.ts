@@ -51,16 +51,21 @@ const ADDED: readonly PartKind[] = ['trailer', 'skirtLayer', 'hook', 'bead', 'bl
 /** Of those that could be added in one place so many are tried, the own ones and those like what is there first. */
 const MOST_ADDED = 10;
 
-/** All moves, most telling places first. */
-export function movesOf(lure: Lure, parts: PartsAtHand): Move[] {
+/** All moves, most telling places first; each kind is looked for when it is asked for. */
+export function* movesInTurn(lure: Lure, parts: PartsAtHand): Generator<Move> {
   const { build } = lure;
-  const found: Move[] = [];
   const items = Object.values(build.items).sort((a, b) => rankOf(a.part.kind) - rankOf(b.part.kind));
   const byKind = partsByKind(parts);
-  for (const item of items) found.push(...swaps(build, item, byKind.get(item.part.kind) ?? []));
-  found.push(...handlings(lure));
-  found.push(...takings(build, items), ...additions(build, items, byKind), ...wires(build, byKind.get('wire') ?? []));
-  return found;
+  for (const item of items) yield* swaps(build, item, byKind.get(item.part.kind) ?? []);
+  yield* handlings(lure);
+  yield* takings(build, items);
+  yield* additions(build, items, byKind);
+  yield* wires(build, byKind.get('wire') ?? []);
+}
+
+/** The same at one go. */
+export function movesOf(lure: Lure, parts: PartsAtHand): Move[] {
+  return [...movesInTurn(lure, parts)];
 }
 
 /** Own parts stand before those of the catalogue. */

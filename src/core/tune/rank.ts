@@ -18,7 +18,7 @@ import { chancesWith, drawTogether, halfWidthsTo, linesOf } from './chance';
 import { effortOf, type Effort } from './effort';
 import { carried, middlesOf, type Middles } from './middles';
 import type { Move } from './move';
-import { movesOf, type PartsAtHand } from './offered';
+import { movesInTurn, type PartsAtHand } from './offered';
 import type { CardLine, Want } from './target';
 
 /** How a lure stands to a target. */
@@ -53,6 +53,8 @@ export interface RankAsked {
   readonly setting: Setting;
   readonly wants: readonly Want[];
   readonly parts: PartsAtHand;
+  /** The card of the lure as it is, where that is known: else it is worked out. */
+  readonly card?: Card;
   /** What readings have taught, and what happened to the blades: for the card as it is now. */
   readonly asked?: Asked;
   /** So many moves at most, the most telling first; all unless told. */
@@ -76,12 +78,14 @@ export function* ranking(asked: RankAsked): Generator<number, Ranking> {
   const { lure, setting, parts, most = Infinity } = asked;
   const wants = asked.wants.filter(({ weight }) => weight !== 'whatever');
   const { water, outfit, speedMps } = setting;
-  const card = cardOf(lure.build, water, speedMps, {
-    ...asked.asked,
-    ...(outfit && { outfit }),
-    // Sound takes as long as all else: only where it is wanted.
-    ...(wants.some(({ line }) => OF_SOUND.has(line)) ? {} : { sound: null }),
-  });
+  const card =
+    asked.card ??
+    cardOf(lure.build, water, speedMps, {
+      ...asked.asked,
+      ...(outfit && { outfit }),
+      // Sound takes as long as all else: only where it is wanted.
+      ...(wants.some(({ line }) => OF_SOUND.has(line)) ? {} : { sound: null }),
+    });
   const lines = linesOf(wants);
   const judge = judging(card, wants, lines);
   const prepared = prepare(lure, setting);
@@ -96,8 +100,10 @@ export function* ranking(asked: RankAsked): Generator<number, Ranking> {
     return { minutes: plan.outcome === 'planned' ? plan.minutes : UNPLANNED_MINUTES, tools };
   });
   const ranked: Ranked[] = [];
-  const moves = movesOf(lure, parts).slice(0, most);
-  for (const [i, move] of moves.entries()) {
+  let tried = 0;
+  for (const move of movesInTurn(lure, parts)) {
+    if (tried === most) break;
+    tried++;
     const done = doneTo(prepared, lure, move);
     if (done) {
       const effort = efforts.get(move.place) ?? effortOf(move, lure.build, done.build, whole);
@@ -107,9 +113,9 @@ export function* ranking(asked: RankAsked): Generator<number, Ranking> {
       const one = rankedOf(move, before, judge(now, middles(done.figures, done.build)), effort, isBought);
       if (one) ranked.push(one);
     }
-    yield i + 1;
+    yield tried;
   }
-  return { before, ranked: ranked.sort(bestFirst), tried: moves.length };
+  return { before, ranked: ranked.sort(bestFirst), tried };
 }
 
 /** The same at one go. */

@@ -44,7 +44,7 @@ export const Stage = memo(function Stage(props: StageProps) {
   const { size, isWide, prediction, findings, system, isReady, isBare = false, onPainted, children } = props;
   const lure = useDesk((state) => shownHistory(state)?.lure ?? null);
   const picked = useDesk((state) => state.picked);
-  const { slowedBy } = useDesk((state) => state.settings);
+  const slowedBy = useDesk((state) => state.settings.slowedBy);
   const isStill = useMedia('(prefers-reduced-motion: reduce)');
   const hand = useRef<HTMLDivElement>(null);
   const laid = lure && laidOf(lure.build);

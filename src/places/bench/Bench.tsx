@@ -1,7 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { isPicture, readPicture, type KeptPicture } from '@/data/kept-picture';
+import type { KeptPicture } from '@/data/kept-picture';
+import { findPicture } from '@/desk/first-picture';
 import { Boundary } from '@/ui/Boundary';
 import { latePart } from '@/ui/late-part';
 import { useAfterPaint } from '@/ui/use-after-paint';
@@ -54,18 +55,3 @@ export function Bench({ firstPicture }: BenchProps) {
 
 /** A picture that is not painted in this time keeps nobody waiting longer. */
 const UNSEEN_MS = 4_000;
-
-/** The lure last on the bench, on a first visit the one a newcomer sees; null where the address asks for another. */
-async function findPicture(firstPicture: string): Promise<KeptPicture | null> {
-  const wanted = new URLSearchParams(window.location.search).get('lure');
-  const kept = readPicture(globalThis.localStorage);
-  if (kept) return wanted === null || wanted === kept.lureId ? kept : null;
-  if (wanted !== null) return null;
-  try {
-    const read: unknown = await (await fetch(firstPicture)).json();
-    return isPicture(read) ? read : null;
-  } catch {
-    // Without it the whole Bench comes first.
-    return null;
-  }
-}

@@ -1,14 +1,11 @@
 'use client';
 
-import { useMemo, useRef } from 'react';
+import { useRef } from 'react';
 import type { KeptPicture } from '@/data/kept-picture';
-import { stageRoom } from '@/desk/stage/stage-room';
-import { Rule } from '@/drawing/Rule';
-import { StageCanvases } from '@/drawing/stage/StageCanvases';
-import { stageScale, sweptBox, viewOf } from '@/drawing/stage-view';
+import { PictureOnStage } from '@/desk/stage/PictureOnStage';
 import { Boundary } from '@/ui/Boundary';
 import { useDark } from '@/ui/use-dark';
-import { useMedia, useSize, type Size } from '@/ui/use-media';
+import { useSize } from '@/ui/use-media';
 import { BenchFrame } from './BenchFrame';
 import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD } from '@/desk/header/HeaderRow';
 
@@ -58,37 +55,6 @@ export function FirstScreen({ picture, onPainted }: FirstScreenProps) {
         }
         lureId={picture?.lureId ?? null}
       />
-    </div>
-  );
-}
-
-interface PictureOnStageProps {
-  readonly picture: KeptPicture;
-  readonly size: Size;
-  readonly onPainted: () => void;
-}
-
-function PictureOnStage({ picture, size, onPainted }: PictureOnStageProps) {
-  const { things, turning, reach, swept, fixedPxPerMm, system } = picture;
-  const isStill = useMedia('(prefers-reduced-motion: reduce)');
-  const view = useMemo(
-    () => viewOf(stageScale(reach, stageRoom(size), undefined, fixedPxPerMm)),
-    [reach, size, fixedPxPerMm],
-  );
-  const box = useMemo(() => sweptBox(swept, view), [swept, view]);
-  return (
-    <div aria-hidden className="absolute inset-x-0 top-0" style={{ height: view.heightPx }}>
-      <StageCanvases
-        things={things}
-        turning={turning}
-        view={view}
-        swept={box}
-        isStill={isStill}
-        onPainted={onPainted}
-      />
-      <svg width={view.widthPx} height={view.heightPx} className="relative block">
-        <Rule view={view} system={system} />
-      </svg>
     </div>
   );
 }

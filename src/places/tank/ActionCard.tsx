@@ -124,23 +124,7 @@ const CardRow = memo(function CardRow({ line, said, word, after, want, chance, w
         <p className="truncate text-sm" title={why}>
           {name}
         </p>
-        <Popover.Root>
-          <Popover.Trigger
-            aria-label={`What is wanted of ${name.toLowerCase()}: ${want ? windowWords(want, measures) : 'nothing'}`}
-            className={`min-h-6 max-w-full truncate rounded text-left text-sm underline decoration-dotted underline-offset-2 hover:bg-accent-soft pointer-coarse:min-h-11 ${isWanted ? 'font-semibold text-good' : 'text-ink-soft'}`}
-          >
-            {want ? `${WEIGHT_WORDS[want.weight]} ${shortWindow(want, measures)}` : 'want…'}
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              sideOffset={4}
-              collisionPadding={12}
-              className="z-30 w-72 rounded-md border border-line bg-panel p-3 shadow-lg"
-            >
-              <WantForm line={line} want={want} measures={measures} onWant={put} />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
+        <WantButton line={line} want={want} wanted={wanted} measures={measures} />
       </div>
       <WindowTrack line={line} said={said} after={after ?? null} want={want} measures={measures} onWant={put} />
       <div className="text-right leading-tight whitespace-nowrap">
@@ -167,5 +151,42 @@ const CardRow = memo(function CardRow({ line, said, word, after, want, chance, w
         </p>
       </div>
     </li>
+  );
+});
+
+interface WantButtonProps {
+  readonly line: CardLine;
+  readonly want: Want | null;
+  readonly wanted: Target | null;
+  readonly measures: CardMeasures;
+}
+
+/** What is wanted of a line, pressed to say it in numbers. */
+const WantButton = memo(function WantButton({ line, want, wanted, measures }: WantButtonProps) {
+  const isWanted = want !== null && want.weight !== 'whatever';
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={`What is wanted of ${LINE_WORDS[line].name.toLowerCase()}: ${want ? windowWords(want, measures) : 'nothing'}`}
+        className={`min-h-6 max-w-full truncate rounded text-left text-sm underline decoration-dotted underline-offset-2 hover:bg-accent-soft pointer-coarse:min-h-11 ${isWanted ? 'font-semibold text-good' : 'text-ink-soft'}`}
+      >
+        {want ? `${WEIGHT_WORDS[want.weight]} ${shortWindow(want, measures)}` : 'want…'}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          aria-label={`What is wanted of ${LINE_WORDS[line].name.toLowerCase()}`}
+          sideOffset={4}
+          collisionPadding={12}
+          className="z-30 w-72 rounded-md border border-line bg-panel p-3 shadow-lg"
+        >
+          <WantForm
+            line={line}
+            want={want}
+            measures={measures}
+            onWant={(next) => changeTank({ wanted: withWant(wanted, line, next) })}
+          />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 });

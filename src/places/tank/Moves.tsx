@@ -2,7 +2,7 @@
 
 import Play from 'lucide-react/icons/play';
 import Stop from 'lucide-react/icons/square';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import type { ToldMove } from '@/core/tune/best-moves';
 import type { Card } from '@/core/tune/card';
 import type { Ranked } from '@/core/tune/rank';
@@ -35,7 +35,7 @@ export interface MovesProps {
 const REACHED = 0.8;
 
 /** The changes that bring it nearer, the best for its trouble first. */
-export function Moves({ lure, moves, card, wants, measures }: MovesProps) {
+export const Moves = memo(function Moves({ lure, moves, card, wants, measures }: MovesProps) {
   useEffect(() => leave, []);
   return (
     <section
@@ -59,7 +59,7 @@ export function Moves({ lure, moves, card, wants, measures }: MovesProps) {
       )}
     </section>
   );
-}
+});
 
 function stateWords(moves: MovesShown): string {
   switch (moves.state) {

@@ -1,77 +1,80 @@
 'use client';
 
-import { useEffect, useMemo } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { LureHistory } from '@/core/lure/history';
-import { chancesOf } from '@/core/tune/chance';
-import type { Want } from '@/core/tune/target';
-import { closeSheet, useDesk } from '@/desk/desk-state';
 import { predictionOf } from '@/desk/derived';
+import { closeSheet, useDesk } from '@/desk/desk-state';
 import { useLearning } from '@/desk/figures/readings';
 import { useLearnt } from '@/desk/figures/use-core';
-import { LureMenu } from '@/desk/lures/LureMenu';
-import { HeaderRow, NAME_FIELD, type Press } from '@/desk/header/HeaderRow';
+import { HeaderRow, LuresUnpressed, NAME_FIELD, type Press } from '@/desk/header/HeaderRow';
 import { useSoundKey, useUndoKeys } from '@/desk/keys';
 import { NotSaved } from '@/desk/NotSaved';
 import { perform } from '@/desk/open-lure';
-import { followOwnParts } from '@/desk/own-things';
-import { RetrievePanel } from '@/desk/retrieve/RetrievePanel';
 import { changeMeasures, changeTheme } from '@/desk/settings';
 import { usePaintedHistory } from '@/desk/shown-lure';
-import { SoundKeeper } from '@/desk/sound/SoundKeeper';
 import { useSound } from '@/desk/sound/sound-state';
 import { retrieveSpeed, speedUnitOf } from '@/desk/speed';
 import { Boundary } from '@/ui/Boundary';
 import { latePart } from '@/ui/late-part';
 import { Places } from '@/ui/Places';
+import { useAfterPaint } from '@/ui/use-after-paint';
 import { changeWords } from '@/words/change-words';
-import { ActionCard } from './ActionCard';
-import { Moves } from './Moves';
-import { ScriptPanel } from './ScriptPanel';
 import { Swimming } from './Swimming';
-import { TargetBar } from './TargetBar';
-import { useCard, useMoves } from './use-tank';
-import { WaterSection } from './WaterSection';
+import { TANK_GRID } from './tank-grid';
 
+// None of these is needed for the lure to swim.
+const AroundTank = latePart(() => import('./AroundTank').then((room) => room.AroundTank));
+const LureMenu = latePart(() => import('@/desk/lures/LureMenu').then((room) => room.LureMenu), LuresUnpressed);
+const SoundKeeper = latePart(() => import('@/desk/sound/SoundKeeper').then((room) => room.SoundKeeper));
 const RideSheet = latePart(() => import('@/desk/figures/RideSheet').then((room) => room.RideSheet));
 const LuresSheet = latePart(() => import('@/desk/lures/LuresSheet').then((room) => room.LuresSheet));
 const CompareSheet = latePart(() => import('@/desk/versions/CompareSheet').then((room) => room.CompareSheet));
 const SoundSheet = latePart(() => import('@/desk/sound/SoundSheet').then((room) => room.SoundSheet));
 
-const NO_WANTS: readonly Want[] = [];
-
-/** A lure in the Tank. */
-export function OpenTank({ isDark }: { readonly isDark: boolean }) {
-  const history = useDesk((state) => state.history);
-  const painted = usePaintedHistory();
-  return history && painted && <TankWith history={history} painted={painted} isDark={isDark} />;
+export interface OpenTankProps {
+  readonly isDark: boolean;
+  /** Called once, when the drawing is first painted. */
+  readonly onStands: () => void;
 }
 
-interface TankWithProps {
+/** A lure in the Tank. */
+export function OpenTank({ isDark, onStands }: OpenTankProps) {
+  const history = useDesk((state) => state.history);
+  const painted = usePaintedHistory();
+  return history && painted && <TankWith history={history} painted={painted} isDark={isDark} onStands={onStands} />;
+}
+
+interface TankWithProps extends OpenTankProps {
   readonly history: LureHistory;
   /** With what is tried, as last painted. */
   readonly painted: LureHistory;
-  readonly isDark: boolean;
 }
 
-function TankWith({ history, painted, isDark }: TankWithProps) {
+function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
   const { lure } = history;
-  const { system, retrieve, water, outfit, tank } = useDesk((state) => state.settings);
+  const system = useDesk((state) => state.settings.system);
+  const retrieve = useDesk((state) => state.settings.retrieve);
+  const water = useDesk((state) => state.settings.water);
+  const outfit = useDesk((state) => state.settings.outfit);
   const bladeState = useDesk((state) => state.bladeState);
+  const sheet = useDesk((state) => state.sheet);
+  const isPlaying = useSound((state) => state.isPlaying);
   const speedMps = retrieveSpeed(retrieve);
-  const measures = useMemo(() => ({ system, speedUnit: speedUnitOf(retrieve, system) }), [retrieve, system]);
+  // The figures follow the hand at once, all that is drawn a moment later.
+  const drawnMps = useDeferredValue(speedMps);
+  const speedUnit = speedUnitOf(retrieve, system);
+  const measures = useMemo(() => ({ system, speedUnit }), [system, speedUnit]);
   const learnt = useLearnt(painted.lure.build);
-  const prediction = predictionOf(painted.lure.build, water, speedMps, bladeState, learnt);
+  const prediction = predictionOf(painted.lure.build, water, drawnMps, bladeState, learnt);
+  const [isPainted, setPainted] = useState(false);
+  const onPainted = useCallback(() => {
+    setPainted(true);
+    onStands();
+  }, [onStands]);
+  const isReady = useAfterPaint(isPainted);
   useLearning(lure, water, outfit);
   useUndoKeys();
   useSoundKey();
-  useEffect(followOwnParts, []);
-  const isPlaying = useSound((state) => state.isPlaying);
-  const sheet = useDesk((state) => state.sheet);
-  const wants = tank.wanted?.wants ?? NO_WANTS;
-  const { asked, shown } = useCard(lure, speedMps);
-  const exact = shown && !shown.isRough ? shown.card : null;
-  const moves = useMoves(lure, exact, wants);
-  const chances = useMemo(() => (shown ? chancesOf(shown.card, wants) : null), [shown, wants]);
   const onLure = { resetOn: [history], waysOut: [] };
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -80,7 +83,7 @@ function TankWith({ history, painted, isDark }: TankWithProps) {
         lureId={lure.id}
         system={system}
         isDark={isDark}
-        lures={<LureMenu openId={lure.id} />}
+        lures={isReady ? <LureMenu openId={lure.id} /> : <LuresUnpressed />}
         name={<span className={`${NAME_FIELD} inline-flex items-center truncate`}>{lure.name}</span>}
         undo={pressFor('undo', history)}
         redo={pressFor('redo', history)}
@@ -89,43 +92,28 @@ function TankWith({ history, painted, isDark }: TankWithProps) {
         changeTheme={() => changeTheme(isDark)}
       />
       <NotSaved />
-      <div className="flex flex-1 flex-col lg:min-h-0 lg:flex-row">
-        <main className="min-w-0 flex-1 max-lg:contents lg:flex lg:flex-col">
+      <div className={TANK_GRID}>
+        <main className="flex min-h-64 flex-col max-lg:order-1 lg:min-h-0">
           <Boundary name="The drawing" {...onLure}>
-            <Swimming lure={painted.lure} prediction={prediction} speedMps={speedMps} system={system} />
-          </Boundary>
-          <div className="grid border-t border-line bg-panel max-lg:order-4 sm:grid-cols-2">
-            <Boundary name="The water" {...onLure}>
-              <WaterSection
-                lure={lure}
-                speedMps={speedMps}
-                card={shown?.card ?? null}
-                wants={wants}
-                measures={measures}
-              />
-            </Boundary>
-            <Boundary name="The script" {...onLure}>
-              <ScriptPanel build={lure.build} measures={measures} />
-            </Boundary>
-          </div>
-          <div className="max-lg:order-3">
-            <Boundary name="The retrieve" {...onLure}>
-              <RetrievePanel build={painted.lure.build} prediction={prediction} />
-            </Boundary>
-          </div>
-          <Boundary name="The moves" {...onLure}>
-            <Moves lure={lure} moves={moves} card={exact} wants={wants} measures={measures} />
+            <Swimming
+              lure={painted.lure}
+              prediction={prediction}
+              speedMps={drawnMps}
+              system={system}
+              onPainted={onPainted}
+            />
           </Boundary>
         </main>
-        <aside
-          aria-label="What it does, and what is wanted"
-          className="bg-panel max-lg:contents lg:flex lg:w-[26rem] lg:shrink-0 lg:flex-col lg:overflow-y-auto lg:border-l lg:border-line"
-        >
-          <Boundary name="The action card" {...onLure}>
-            <TargetBar lure={lure} wanted={tank.wanted} targets={tank.targets} chances={chances} measures={measures} />
-            <ActionCard asked={asked} shown={shown} wanted={tank.wanted} chances={chances} measures={measures} />
-          </Boundary>
-        </aside>
+        {isReady && (
+          <AroundTank
+            history={history}
+            paintedBuild={painted.lure.build}
+            prediction={prediction}
+            speedMps={speedMps}
+            drawnMps={drawnMps}
+            measures={measures}
+          />
+        )}
       </div>
       <div className="sticky bottom-0 z-10 flex justify-center border-t border-line bg-panel sm:hidden">
         <Places at="tank" lureId={lure.id} />

@@ -2,7 +2,7 @@
 
 import { DropdownMenu, Popover } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Build } from '@/core/lure/lure';
 import type { ScriptPath } from '@/core/predict/retrieve-script';
 import { UNITS } from '@/core/units/quantity';
@@ -11,7 +11,6 @@ import { MOST_STEPS, type TankSettings } from '@/data/settings';
 import { useDesk } from '@/desk/desk-state';
 import { shownOf } from '@/desk/figures/use-core';
 import { MENU, MENU_ITEM } from '@/desk/header/menu-looks';
-import { retrieveSpeed } from '@/desk/speed';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
 import { useSize } from '@/ui/use-media';
@@ -28,11 +27,17 @@ const TOP_MPS = 1.6;
 const STEP_MPS = 0.02;
 const STEP_S = 0.1;
 
+export interface ScriptPanelProps {
+  readonly build: Build;
+  /** Of the retrieve as it is drawn now. */
+  readonly speedMps: number;
+  readonly measures: CardMeasures;
+}
+
 /** How it is drawn in: steps of speed and pauses as a small curve, and the depth that comes of them. */
-export function ScriptPanel({ build, measures }: { readonly build: Build; readonly measures: CardMeasures }) {
+export const ScriptPanel = memo(function ScriptPanel({ build, speedMps, measures }: ScriptPanelProps) {
   const kept = useDesk((state) => state.settings.tank.script);
-  const retrieve = useDesk((state) => state.settings.retrieve);
-  const script = useMemo(() => atRetrieve(kept, retrieveSpeed(retrieve)), [kept, retrieve]);
+  const script = useMemo(() => atRetrieve(kept, speedMps), [kept, speedMps]);
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const asked = useScriptPath(build, script);
@@ -57,7 +62,7 @@ export function ScriptPanel({ build, measures }: { readonly build: Build; readon
               <DropdownMenu.Item
                 key={name}
                 className={MENU_ITEM}
-                onSelect={() => changeTank({ script: make(retrieveSpeed(retrieve)) })}
+                onSelect={() => changeTank({ script: make(speedMps) })}
               >
                 {name}
               </DropdownMenu.Item>
@@ -74,7 +79,7 @@ export function ScriptPanel({ build, measures }: { readonly build: Build; readon
       </p>
     </section>
   );
-}
+});
 
 interface CurveProps {
   readonly script: Script;
@@ -223,6 +228,7 @@ function Numbers({ script, measures }: { readonly script: Script; readonly measu
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="The retrieve in numbers"
           sideOffset={4}
           collisionPadding={12}
           className="z-30 flex max-h-96 w-80 flex-col gap-2 overflow-y-auto rounded-md border border-line bg-panel p-3 shadow-lg"

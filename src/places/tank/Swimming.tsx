@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
 import type { SpinPrediction } from '@/core/predict/spin';
 import type { UnitSystem } from '@/core/units/write';
@@ -15,7 +15,7 @@ import { degrees } from '@/words/angle-words';
 import { swimWords } from '@/words/swim-words';
 import { HearButton } from './HearButton';
 import { useTank } from './tank-state';
-import { swimmingFigures } from './use-tank';
+import type * as FiguresAt from './figures-at';
 
 export interface SwimmingProps {
   /** With what is tried. */
@@ -23,6 +23,8 @@ export interface SwimmingProps {
   readonly prediction: SpinPrediction;
   readonly speedMps: number;
   readonly system: UnitSystem;
+  /** Called once, when it is first painted. */
+  readonly onPainted: () => void;
 }
 
 /** Shown so large at least, px, and by no more than a few round factors. */
@@ -31,17 +33,20 @@ const FACTORS = [1, 2, 5, 10, 20, 50, 100];
 const MOST_SHAKE_PX = 9;
 
 /** The lure as it swims: its blades turn, it hangs at its pitch, shakes at its beat, and leans as the small view from the front shows. */
-export function Swimming({ lure, prediction, speedMps, system }: SwimmingProps) {
+export const Swimming = memo(function Swimming({ lure, prediction, speedMps, system, onPainted }: SwimmingProps) {
   const stage = useRef<HTMLDivElement>(null);
   const body = useRef<HTMLDivElement>(null);
   const size = useSize(stage);
-  const { water, outfit, slowedBy } = useDesk((state) => state.settings);
+  const water = useDesk((state) => state.settings.water);
+  const outfit = useDesk((state) => state.settings.outfit);
+  const slowedBy = useDesk((state) => state.settings.slowedBy);
+  const room = useFiguresRoom();
   const isStill = useMedia('(prefers-reduced-motion: reduce)');
   const tried = useTank((state) => state.tried);
   const laid = laidOf(lure.build);
   const motions = motionsWith(prediction, laid);
   const view = useStageView(size, laid.layout, motions);
-  const figures = speedMps > 0 ? swimmingFigures(lure, water, outfit, speedMps) : null;
+  const figures = room && speedMps > 0 ? room.swimmingFigures(lure, water, outfit, speedMps) : null;
   const ride = useMemo(() => figures?.ride() ?? null, [figures]);
   const pitchRad = figures?.trim?.pitchRad ?? 0;
   const leanRad = ride?.lean.outcome === 'leans' ? ride.lean.leanRad : 0;
@@ -59,7 +64,7 @@ export function Swimming({ lure, prediction, speedMps, system }: SwimmingProps) 
   const front = useMemo(() => frontView(laid.layout, motions), [laid, motions]);
   const words = swimWords({ pitchRad, leanRad, shakeM: most?.amplitudeM ?? null, factor, rateHz, isStill }, system);
   return (
-    <section aria-label="Swimming" className="relative flex min-h-64 flex-1 flex-col max-lg:order-1 lg:min-h-0">
+    <section aria-label="Swimming" className="relative flex min-h-0 flex-1 flex-col">
       <div ref={stage} className="relative flex-1 overflow-hidden bg-stage contain-strict">
         <div
           className="absolute inset-0"
@@ -77,7 +82,7 @@ export function Swimming({ lure, prediction, speedMps, system }: SwimmingProps) 
                 system={system}
                 isReady={false}
                 isBare
-                onPainted={nothing}
+                onPainted={onPainted}
               >
                 {null}
               </Stage>
@@ -108,10 +113,18 @@ export function Swimming({ lure, prediction, speedMps, system }: SwimmingProps) 
       </div>
     </section>
   );
+});
+
+/** First the drawing stands, then it hangs and shakes as it swims. */
+function useFiguresRoom(): typeof FiguresAt | null {
+  const [room, setRoom] = useState<typeof FiguresAt | null>(null);
+  useEffect(() => {
+    void import('./figures-at').then(setRoom);
+  }, []);
+  return room;
 }
 
 const NONE: readonly never[] = [];
-const nothing = () => undefined;
 
 /** It pitches about where its line pulls, near its nose. */
 function originOf(view: { readonly originX: number; readonly originY: number } | null): string {

@@ -2,7 +2,7 @@
 
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import type { Lure, LureId } from '@/core/lure/lure';
 import type { ChancesOfCard } from '@/core/tune/chance';
 import type { Target } from '@/core/tune/target';
@@ -16,7 +16,7 @@ import { openStores } from '@/desk/stores';
 import { Button } from '@/ui/Button';
 import { saveFile } from '@/ui/save-file';
 import { askCore } from '@/workers/core-client';
-import { oftenWords, type CardMeasures } from '@/words/card-words';
+import { oftenWords } from '@/words/card-words';
 import { targetFileProblemWords } from '@/words/problem-words';
 import { storageFailureWords } from '@/words/storage-words';
 import { changeTank, keepTarget } from './tank-state';
@@ -26,11 +26,10 @@ export interface TargetBarProps {
   readonly wanted: Target | null;
   readonly targets: readonly Target[];
   readonly chances: ChancesOfCard | null;
-  readonly measures: CardMeasures;
 }
 
 /** What is wanted: its name, how likely all musts are met, and where to take another from. */
-export function TargetBar({ lure, wanted, targets, chances }: TargetBarProps) {
+export const TargetBar = memo(function TargetBar({ lure, wanted, targets, chances }: TargetBarProps) {
   const musts = wanted?.wants.filter(({ weight }) => weight === 'must').length ?? 0;
   const met = chances && musts > 0 ? chances.allMusts : null;
   return (
@@ -64,7 +63,7 @@ export function TargetBar({ lure, wanted, targets, chances }: TargetBarProps) {
       )}
     </section>
   );
-}
+});
 
 function NameField({ wanted }: { readonly wanted: Target }) {
   const [typed, setTyped] = useState(wanted.name);

@@ -1,7 +1,7 @@
 'use client';
 
 import { Popover } from 'radix-ui';
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import { fishingLine } from '@/core/hydro/outfit';
 import { lineCurve, type LinePoint } from '@/core/hydro/towed-line';
 import { waterDensity } from '@/core/hydro/water';
@@ -18,7 +18,7 @@ import { useSize } from '@/ui/use-media';
 import { lineValue, type CardMeasures } from '@/words/card-words';
 import { staysWords } from '@/words/tank-words';
 import { changeTank } from './tank-state';
-import { swimmingFigures } from './use-tank';
+import { swimmingFigures } from './figures-at';
 
 export interface WaterSectionProps {
   readonly lure: Lure;
@@ -29,8 +29,10 @@ export interface WaterSectionProps {
 }
 
 /** The water cut through along the line: rod tip, line, lure, bottom and weed, and the depth that is wanted. */
-export function WaterSection({ lure, speedMps, card, wants, measures }: WaterSectionProps) {
-  const { water, outfit, tank } = useDesk((state) => state.settings);
+export const WaterSection = memo(function WaterSection({ lure, speedMps, card, wants, measures }: WaterSectionProps) {
+  const water = useDesk((state) => state.settings.water);
+  const outfit = useDesk((state) => state.settings.outfit);
+  const tank = useDesk((state) => state.settings.tank);
   const box = useRef<HTMLDivElement>(null);
   const size = useSize(box);
   const trim = speedMps > 0 ? swimmingFigures(lure, water, outfit, speedMps).trim : null;
@@ -75,7 +77,7 @@ export function WaterSection({ lure, speedMps, card, wants, measures }: WaterSec
       </div>
     </section>
   );
-}
+});
 
 /** What the water is like, and the line in it. */
 function WaterMenu() {
@@ -95,6 +97,7 @@ function WaterMenu() {
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="Water and line"
           sideOffset={4}
           collisionPadding={12}
           className="z-30 flex w-72 flex-col gap-2 rounded-md border border-line bg-panel p-3 shadow-lg"

@@ -6,11 +6,9 @@ import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/in-water/bearing';
 import type { HookRule } from '@/core/judgement/hook-rule';
 import type { Build, Lure } from '@/core/lure/lure';
-import { lastPer, oncePer } from '@/core/once';
 import type { Part } from '@/core/parts/part';
 import type { Belief } from '@/core/predict/factors';
 import type { RetrieveScript, ScriptPath } from '@/core/predict/retrieve-script';
-import { prepare, type Prepared } from '@/core/prepared/prepared';
 import { bestOfEachPlace, inOrder, type ToldMove } from '@/core/tune/best-moves';
 import type { Card } from '@/core/tune/card';
 import { carried, middlesOf } from '@/core/tune/middles';
@@ -18,7 +16,10 @@ import type { Ranked, Ranking } from '@/core/tune/rank';
 import { CARD_LINES, type CardLine, type Want } from '@/core/tune/target';
 import { useDesk } from '@/desk/desk-state';
 import { shownOf, useCore, useLearnt, type Asked } from '@/desk/figures/use-core';
+import { oncePer } from '@/core/once';
+import type { Prepared } from '@/core/prepared/prepared';
 import { askCore } from '@/workers/core-client';
+import { preparedAt } from './figures-at';
 
 interface CardQuestion {
   readonly build: Build;
@@ -39,33 +40,30 @@ const askCard = async (of: CardQuestion): Promise<CardAnswer> => {
   return { of, card: await askCore('cardOf', [build, water, speedMps, { outfit, state, learnt }]) };
 };
 
-/** At which lures are first made ready; asked at another speed they keep what is known of their blades. */
-const FIRST_MPS = 0.8;
-const readyOf = lastPer((lure: Lure, water: Water, outfit: Outfit): Prepared =>
-  prepare(lure, { water, outfit, speedMps: FIRST_MPS }),
-);
-const MOST_SPEEDS = 12;
-const speedsOf = oncePer<Prepared, Map<number, Prepared>>(() => new Map());
-
-function preparedAt(lure: Lure, water: Water, outfit: Outfit, speedMps: number): Prepared {
-  const ready = readyOf(lure, water, outfit);
-  const speeds = speedsOf(ready);
-  const known = speeds.get(speedMps);
-  if (known) return known;
-  if (speeds.size >= MOST_SPEEDS) speeds.clear();
-  const found = ready.atSpeed(speedMps);
-  speeds.set(speedMps, found);
-  return found;
-}
-
 export interface CardShown {
   readonly card: Card;
   /** Its middles are of this moment, its spreads and its sound those of a moment ago. */
   readonly isRough: boolean;
 }
 
-/** Lines that a prepared lure tells at once. */
-const AT_ONCE: readonly CardLine[] = CARD_LINES.filter((line) => line !== 'levelDb' && line !== 'centroidHz');
+/** Lines that hang on the speed and that a prepared lure tells at once: of sound only the worker tells. */
+const AT_ONCE: readonly CardLine[] = [
+  'rateHz',
+  'beatHz',
+  'thumpNs',
+  'pulseN',
+  'shakeM',
+  'depthM',
+  'lineSlopeRad',
+  'leanRad',
+  'sidePullRad',
+  'flashFrontM2PerS',
+  'flashBackM2PerS',
+];
+
+const middlesAtOnce = oncePer((prepared: Prepared) =>
+  middlesOf(prepared.figures, prepared.lure.build, AT_ONCE, prepared.setting),
+);
 
 /** The card of the open lure; while the hand turns the retrieve its middles follow at once, the rest when it rests. */
 export function useCard(
@@ -73,7 +71,8 @@ export function useCard(
   speedMps: number,
 ): { readonly asked: Asked<CardAnswer>; readonly shown: CardShown | null } {
   const { build } = lure;
-  const { water, outfit } = useDesk((state) => state.settings);
+  const water = useDesk((state) => state.settings.water);
+  const outfit = useDesk((state) => state.settings.outfit);
   const bladeState = useDesk((state) => state.bladeState);
   const learnt = useLearnt(build);
   const question = useMemo(
@@ -88,8 +87,7 @@ export function useCard(
     if (of === question) return { card, isRough: false };
     if (of.build !== build || of.water !== water || of.outfit !== outfit || !(speedMps > 0))
       return { card, isRough: true };
-    const middles = (at: number) =>
-      middlesOf(preparedAt(lure, water, outfit, at).figures, build, AT_ONCE, { water, outfit, speedMps: at });
+    const middles = (at: number) => middlesAtOnce(preparedAt(lure, water, outfit, at));
     const [before, after] = [middles(of.speedMps), middles(speedMps)];
     const lines = CARD_LINES.map((line) => {
       const said = card.lines[line];
@@ -99,11 +97,6 @@ export function useCard(
     return { card: { ...card, speedMps, lines: Object.fromEntries(lines) as Card['lines'] }, isRough: true };
   }, [last, question, lure, build, water, outfit, speedMps]);
   return { asked, shown };
-}
-
-/** What the lure does at this speed with every coefficient as it stands: for how it is drawn swimming. */
-export function swimmingFigures(lure: Lure, water: Water, outfit: Outfit, speedMps: number) {
-  return preparedAt(lure, water, outfit, speedMps).figures;
 }
 
 interface ScriptQuestion {
@@ -117,7 +110,8 @@ const askScript = ({ build, water, script, outfit }: ScriptQuestion): Promise<Sc
   askCore('followScript', [build, water, script, outfit]);
 
 export function useScriptPath(build: Build, script: RetrieveScript): Asked<ScriptPath> {
-  const { water, outfit } = useDesk((state) => state.settings);
+  const water = useDesk((state) => state.settings.water);
+  const outfit = useDesk((state) => state.settings.outfit);
   const question = useMemo(() => ({ build, water, outfit, script }), [build, water, outfit, script]);
   return useCore(askScript, question);
 }
@@ -125,7 +119,7 @@ export function useScriptPath(build: Build, script: RetrieveScript): Asked<Scrip
 /** So many moves are told with their whole card. */
 const TOLD = 8;
 /** So many are ranked first: something stands there while the rest are looked at. */
-const AT_FIRST = 120;
+const AT_FIRST = 60;
 
 export type MovesShown =
   | { readonly state: 'nothingWanted' | 'working' }
@@ -155,7 +149,8 @@ interface MovesQuestion {
 
 /** The moves of the lure towards what is wanted: ranked in the worker, the first of them with all they promise. */
 export function useMoves(lure: Lure, card: Card | null, wants: readonly Want[]): MovesShown {
-  const { water, outfit } = useDesk((state) => state.settings);
+  const water = useDesk((state) => state.settings.water);
+  const outfit = useDesk((state) => state.settings.outfit);
   const bladeState = useDesk((state) => state.bladeState);
   const ownParts = useDesk((state) => state.ownParts);
   const rules = useDesk((state) => state.rules);
@@ -195,7 +190,10 @@ async function rankAndPromise(
   const ask = (most?: number) =>
     askCore(
       'ranking',
-      [{ lure, setting: { water, outfit, speedMps }, wants, asked, ...(most === undefined ? {} : { most }) }, ownParts],
+      [
+        { lure, setting: { water, outfit, speedMps }, card, wants, asked, ...(most === undefined ? {} : { most }) },
+        ownParts,
+      ],
       { signal },
     );
   const first = await ask(AT_FIRST);

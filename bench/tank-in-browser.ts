@@ -1,0 +1,153 @@
+/**
+ * The Tank of the built app: code loaded until its drawing stands, a crank of the handle until its figures are painted on a
+ * processor four times slower, frames while it swims, and how soon moves stand there once something is wanted.
+ */
+import type { Browser, Page } from '@playwright/test';
+import { median, type Figure } from './measure';
+import { COUNT_FRAMES, FRAMES_SO_FAR, LARGEST } from './page';
+
+const CRANKS = 30;
+const TARGETS = 6;
+const SWUM_MS = 3000;
+
+async function openTank(
+  browser: Browser,
+  base: string,
+  address = `/tank?lure=${LARGEST.id}`,
+  script = '',
+): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  if (script !== '') await page.addInitScript({ content: script });
+  await page.goto(`${base}${address}`);
+  await page.locator('[data-testid="action card"][aria-busy="false"]').waitFor();
+  await page.locator('.recharts-surface').first().waitFor();
+  await page.waitForTimeout(4000);
+  return page;
+}
+
+const MARK_WHEN_DRAWN = `
+  requestAnimationFrame(function look() {
+    if (document.querySelector('canvas[data-painted]')) requestAnimationFrame(() => performance.mark('drawing stands'));
+    else requestAnimationFrame(look);
+  });
+`;
+
+async function loadedTank(browser: Browser, base: string): Promise<Figure> {
+  const page = await openTank(browser, base, '/tank', MARK_WHEN_DRAWN);
+  const [needed, stands] = await page.evaluate<[number, number]>(`(() => {
+    const stands = performance.getEntriesByName('drawing stands')[0]?.startTime ?? -1;
+    const scripts = performance.getEntriesByType('resource').filter(({ name, startTime }) => name.endsWith('.js') && startTime <= stands);
+    return [scripts.reduce((sum, each) => sum + Math.max(each.transferSize, each.encodedBodySize), 0), stands];
+  })()`);
+  if (stands < 0) throw new Error('bench: the drawing in the Tank never stood');
+  await page.context().close();
+  return {
+    name: 'JavaScript asked for until the drawing in the Tank stands',
+    value: needed / 1000,
+    unit: 'kB',
+    bar: 220,
+    note: `stands after ${stands.toFixed(0)} ms`,
+  };
+}
+
+/** From the slider's event until the changed figure is in a frame, ms. */
+const TIME_CRANK = `(to) => new Promise((resolve, reject) => {
+  setTimeout(() => reject(new Error('bench: the crank changed nothing')), 20_000);
+  const slider = document.querySelector('input[type="range"][aria-label^="Retrieve"]');
+  const told = document.querySelector('[data-testid="line rateHz"]');
+  const started = performance.now();
+  new MutationObserver((_, observer) => {
+    observer.disconnect();
+    requestAnimationFrame(() => scheduler.postTask(() => resolve(performance.now() - started), { priority: 'user-blocking' }));
+  }).observe(told, { characterData: true, childList: true, subtree: true });
+  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(slider, String(to));
+  slider.dispatchEvent(new Event('input', { bubbles: true }));
+})`;
+
+async function crank(browser: Browser, base: string): Promise<Figure[]> {
+  const page = await openTank(browser, base);
+  await page.evaluate(COUNT_FRAMES);
+  await page.waitForTimeout(SWUM_MS);
+  const swims = await page.evaluate<{ perS: number; longest: number }>(FRAMES_SO_FAR);
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const times: number[] = [];
+  for (let i = 0; i < CRANKS; i++) {
+    times.push(await page.evaluate<number>(`(${TIME_CRANK})(${(1 + 0.2 * ((i % 5) + 1)).toFixed(2)})`));
+    await page.waitForTimeout(1200);
+  }
+  await page.context().close();
+  return [
+    {
+      name: `crank of the handle to painted figures, ${LARGEST.name}, processor 4 × slower`,
+      value: times.toSorted((a, b) => a - b)[Math.ceil(0.95 * CRANKS) - 1] ?? NaN,
+      unit: 'ms',
+      bar: 50,
+      note: `95th of ${CRANKS}; median ${median(times).toFixed(0)}`,
+    },
+    {
+      name: 'milliseconds a frame while it swims, blades turning',
+      value: 1000 / swims.perS,
+      unit: 'ms',
+      bar: 17,
+      note: `${swims.perS.toFixed(0)} frames a second, the longest wait ${swims.longest.toFixed(0)} ms`,
+    },
+  ];
+}
+
+/** From the choice of a target until so much stands among the moves, ms: some, and all ranked. */
+const TIME_MOVES = `(name) => new Promise((resolve, reject) => {
+  setTimeout(() => reject(new Error('bench: no moves came')), 60_000);
+  const state = document.querySelector('[data-testid="moves state"]');
+  const item = [...document.querySelectorAll('[role="menuitem"]')].find(({ textContent }) => textContent === name);
+  let started = 0;
+  let first = 0;
+  let tried = 0;
+  const look = setInterval(() => {
+    const now = Number(/^(\\d+) changes tried/.exec(state.textContent)?.[1] ?? 0);
+    if (started === 0 || now === 0) return;
+    if (first === 0) { first = performance.now() - started; tried = now; }
+    if (now === tried) return;
+    clearInterval(look);
+    resolve([first, performance.now() - started]);
+  }, 4);
+  started = performance.now();
+  item.click();
+})`;
+
+async function moves(browser: Browser, base: string): Promise<Figure[]> {
+  const page = await openTank(browser, base);
+  const first: number[] = [];
+  const all: number[] = [];
+  for (let i = 0; i < TARGETS; i++) {
+    await page.getByRole('button', { name: 'Wanted actions' }).click();
+    const name = i % 2 === 0 ? 'Slow, a hard thump, and down' : 'Just under the surface';
+    await page.getByRole('menuitem', { name }).waitFor();
+    const [a, b] = await page.evaluate<[number, number]>(`(${TIME_MOVES})(${JSON.stringify(name)})`);
+    first.push(a);
+    all.push(b);
+    await page.waitForTimeout(4000);
+  }
+  await page.context().close();
+  return [
+    {
+      name: `first moves of ${LARGEST.name} after a target is chosen`,
+      value: median(first),
+      unit: 'ms',
+      bar: 200,
+      note: `median of ${TARGETS}`,
+    },
+    {
+      name: '  all of them ranked',
+      value: median(all),
+      unit: 'ms',
+      bar: 1000,
+      note: `median of ${TARGETS}, ${Math.max(...all).toFixed(0)} at most`,
+    },
+  ];
+}
+
+export async function tankInBrowser(browser: Browser, base: string): Promise<Figure[]> {
+  return [await loadedTank(browser, base), ...(await crank(browser, base)), ...(await moves(browser, base))];
+}
