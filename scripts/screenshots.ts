@@ -37,7 +37,16 @@ const make = (lure: string, times: number) => async (page: Page) => {
 
 const PICTURES: readonly Picture[] = [
   { name: 'bench' },
-  { name: 'bench-dark', dark: true, then: choose('Mirrow Drum') },
+  {
+    name: 'tank',
+    dark: true,
+    then: async (page) => {
+      await page.goto(`${base}/tank?lure=torvane-lanes`);
+      await page.getByRole('button', { name: 'Wanted actions' }).click();
+      await page.getByRole('menuitem', { name: 'Slow, a hard thump, and down' }).click();
+      await page.getByText('the best for their trouble first').waitFor({ timeout: 60_000 });
+    },
+  },
   {
     name: 'bench-fault',
     then: async (page) => {

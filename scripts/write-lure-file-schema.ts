@@ -1,8 +1,10 @@
-/** Writes docs/lure-file.schema.json; a test fails while the committed one is not current. */
+/** Writes the schemas in docs; a test fails while a committed one is not current. */
 import { writeFileSync } from 'node:fs';
-import { lureFileJsonSchema } from './lure-file-schema';
+import { lureFileJsonSchema, targetFileJsonSchema } from './lure-file-schema';
 
-writeFileSync(
-  new URL('../docs/lure-file.schema.json', import.meta.url),
-  `${JSON.stringify(lureFileJsonSchema(), null, 2)}\n`,
-);
+for (const [name, schema] of [
+  ['lure-file', lureFileJsonSchema()],
+  ['target-file', targetFileJsonSchema()],
+] as const) {
+  writeFileSync(new URL(`../docs/${name}.schema.json`, import.meta.url), `${JSON.stringify(schema, null, 2)}\n`);
+}

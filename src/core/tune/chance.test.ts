@@ -1,5 +1,7 @@
 /** Chances of meeting a target, against random draws of all factors, and what must hold of them whatever is wanted. */
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
+import { targetFileJsonSchema } from '../../../scripts/lure-file-schema';
 import { describe, expect, it } from 'vitest';
 import { drawnRide } from '@/testing/drawn-ride';
 import { DEMO_LURES } from '@/demo/scenario';
@@ -143,6 +145,11 @@ describe('a target file', () => {
   const read = (wants: unknown, more: object = {}) =>
     readTargetFile(JSON.stringify({ format: 'mazurka-target', version: 1, name: 'slow and hard', wants, ...more }));
   const problem = (reading: ReturnType<typeof readTargetFile>) => (reading.ok ? null : reading.problem);
+
+  it('has its schema in docs, as it is read', () => {
+    const committed: unknown = JSON.parse(readFileSync('docs/target-file.schema.json', 'utf8'));
+    expect(JSON.parse(JSON.stringify(targetFileJsonSchema()))).toEqual(committed);
+  });
 
   it('is read back as it was written', () => {
     fc.assert(

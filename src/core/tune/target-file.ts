@@ -8,7 +8,7 @@ const FORMAT = 'mazurka-target';
 const VERSION = 1;
 const MAX_BYTES = 64 * 1024;
 
-const fileSchema = z.extend(targetSchema, { format: z.literal(FORMAT), version: z.literal(VERSION) });
+export const targetFileSchema = z.extend(targetSchema, { format: z.literal(FORMAT), version: z.literal(VERSION) });
 const headSchema = z.object({ format: z.literal(FORMAT), version: z.int().check(z.positive()) });
 
 export type TargetFileProblem =
@@ -23,7 +23,7 @@ export type TargetFileReading =
   { readonly ok: true; readonly target: Target } | { readonly ok: false; readonly problem: TargetFileProblem };
 
 export function writeTargetFile({ name, wants }: Target): string {
-  return `${JSON.stringify(fileSchema.parse({ format: FORMAT, version: VERSION, name, wants }), null, 2)}\n`;
+  return `${JSON.stringify(targetFileSchema.parse({ format: FORMAT, version: VERSION, name, wants }), null, 2)}\n`;
 }
 
 /** Whole, or not at all with what would be right. */
@@ -41,7 +41,7 @@ export function readTargetFile(text: string): TargetFileReading {
   const head = headSchema.safeParse(raw);
   if (!head.success) return refuse({ code: 'notATargetFile' });
   if (head.data.version > VERSION) return refuse({ code: 'fromTheFuture', version: head.data.version, known: VERSION });
-  const parsed = fileSchema.safeParse(raw);
+  const parsed = targetFileSchema.safeParse(raw);
   if (parsed.success) return { ok: true, target: { name: parsed.data.name, wants: parsed.data.wants } };
   const [issue] = parsed.error.issues;
   return refuse({
