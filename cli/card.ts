@@ -9,6 +9,7 @@ import {
   CommandError,
   factorName,
   readOneSpeed,
+  readSource,
   readOutfit,
   readState,
   readWater,
@@ -44,16 +45,7 @@ export function linesJson(card: Card) {
 
 /** A target file, or an error that says what would be right. */
 export function readTarget(source: string, readText: ReadText): Target {
-  let text: string;
-  try {
-    text = readText(source);
-  } catch {
-    throw new CommandError(
-      'cannotRead',
-      `Cannot read “${source}”. A target file as docs/files.md shows would be right.`,
-    );
-  }
-  const reading = readTargetFile(text);
+  const reading = readTargetFile(readSource(source, 'A target file', readText));
   if (!reading.ok) throw new CommandError(reading.problem.code, targetFileProblemWords(reading.problem));
   return reading.target;
 }

@@ -13,6 +13,7 @@ import { chancesJson, linesJson, readTarget } from './card';
 import {
   CommandError,
   readOneSpeed,
+  readSource,
   readOutfit,
   readState,
   readWater,
@@ -66,16 +67,7 @@ export function movesJson(lure: Lure, options: CommandOptions, readText: ReadTex
 }
 
 function readOwn(source: string, readText: ReadText): readonly Part[] {
-  let text: string;
-  try {
-    text = readText(source);
-  } catch {
-    throw new CommandError(
-      'cannotRead',
-      `Cannot read “${source}”. A parts file as docs/files.md shows would be right.`,
-    );
-  }
-  const reading = readPartsFile(text);
+  const reading = readPartsFile(readSource(source, 'A parts file', readText));
   if (!reading.ok) throw new CommandError(reading.problem.code, partsFileProblemWords(reading.problem));
   return reading.parts;
 }

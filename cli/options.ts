@@ -98,6 +98,15 @@ export function withinModel(speedMps: number): number {
   );
 }
 
+/** The text of a file, or an error that says what would be right. */
+export function readSource(source: string, what: string, readText: ReadText): string {
+  try {
+    return readText(source);
+  } catch {
+    throw new CommandError('cannotRead', `Cannot read “${source}”. ${what} as docs/files.md shows would be right.`);
+  }
+}
+
 /** A file checked by a schema; what it should hold is named when it does not. */
 export function readChecked<T>(
   source: string,

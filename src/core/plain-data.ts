@@ -23,3 +23,25 @@ export function plainDataProblem(data: unknown): PlainDataProblem | null {
   }
   return null;
 }
+
+export type PlainJsonProblem =
+  | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
+  | { readonly code: 'notJson'; readonly message: string }
+  | PlainDataProblem;
+
+/** Text from outside as data whose shape can be trusted, or the first thing wrong with it. Its fields are not looked at. */
+export function readPlainJson(
+  text: string,
+  bytes: number,
+  maxBytes: number,
+): { readonly ok: true; readonly raw: unknown } | { readonly ok: false; readonly problem: PlainJsonProblem } {
+  if (bytes > maxBytes) return { ok: false, problem: { code: 'tooLarge', bytes, maxBytes } };
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return { ok: false, problem: { code: 'notJson', message: error instanceof Error ? error.message : String(error) } };
+  }
+  const problem = plainDataProblem(raw);
+  return problem ? { ok: false, problem } : { ok: true, raw };
+}

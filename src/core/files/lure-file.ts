@@ -6,7 +6,7 @@ import * as z from 'zod/mini';
 import '../schema';
 import { lureSchema, type Lure } from '../lure/lure';
 import { LURE_VERSION, migrateLure } from './migrate';
-import { plainDataProblem, type PlainDataProblem } from '../plain-data';
+import { readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { lureProblem } from './lure-problem';
 import type { Refusal } from '../lure/structure';
 
@@ -22,11 +22,9 @@ export const lureFileSchema = z.strictObject({
 });
 
 export type LureFileProblem =
-  | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
-  | { readonly code: 'notJson'; readonly message: string }
+  | PlainJsonProblem
   | { readonly code: 'notALureFile' }
   | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
-  | PlainDataProblem
   | { readonly code: 'faultyField'; readonly path: string; readonly message: string }
   | { readonly code: 'impossibleLure'; readonly refusal: Refusal };
 
@@ -52,16 +50,9 @@ export function writeLureFile(lure: Lure): string {
 
 /** Reads a lure file, or names the first thing wrong with it. Never throws on text. */
 export function readLureFile(text: string): LureFileReading {
-  const bytes = utf8Length(text);
-  if (bytes > LURE_FILE_MAX_BYTES) return refuse({ code: 'tooLarge', bytes, maxBytes: LURE_FILE_MAX_BYTES });
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
-  }
-  const shape = plainDataProblem(raw);
-  if (shape) return refuse(shape);
+  const read = readPlainJson(text, utf8Length(text), LURE_FILE_MAX_BYTES);
+  if (!read.ok) return read;
+  const { raw } = read;
   const head = headSchema.safeParse(raw);
   if (!head.success) return refuse({ code: 'notALureFile' });
 

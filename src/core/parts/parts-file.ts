@@ -4,7 +4,7 @@
  */
 import * as z from 'zod/mini';
 import '../schema';
-import { plainDataProblem, type PlainDataProblem } from '../plain-data';
+import { readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { partSchema, type Part } from './part';
 
 export const PARTS_FILE_FORMAT = 'mazurka-parts';
@@ -20,10 +20,8 @@ const partsFileSchema = z.strictObject({
 });
 
 export type PartsFileProblem =
-  | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
-  | { readonly code: 'notJson'; readonly message: string }
+  | PlainJsonProblem
   | { readonly code: 'notAPartsFile' }
-  | PlainDataProblem
   | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
   | { readonly code: 'faultyField'; readonly path: string; readonly message: string };
 
@@ -44,17 +42,9 @@ export function writePartsFile(parts: readonly Part[]): string {
 /** Reads a parts file, or names the first thing wrong with it. Never throws on text. */
 export function readPartsFile(text: string): PartsFileReading {
   // UTF-8 takes at least one byte for each UTF-16 unit, so this bound never lets a larger file through unseen.
-  if (text.length > PARTS_FILE_MAX_BYTES) {
-    return refuse({ code: 'tooLarge', bytes: text.length, maxBytes: PARTS_FILE_MAX_BYTES });
-  }
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
-  }
-  const shape = plainDataProblem(raw);
-  if (shape) return refuse(shape);
+  const read = readPlainJson(text, text.length, PARTS_FILE_MAX_BYTES);
+  if (!read.ok) return read;
+  const { raw } = read;
   const head = headSchema.safeParse(raw);
   if (!head.success) return refuse({ code: 'notAPartsFile' });
   const { version } = head.data;

@@ -1,7 +1,7 @@
 /** The target file, `.mazurka-target.json`: what is wanted of a lure, under a name. Described in docs/files.md. SI throughout. */
 import * as z from 'zod/mini';
 import '../schema';
-import { plainDataProblem, type PlainDataProblem } from '../plain-data';
+import { readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { targetSchema, type Target } from './target';
 
 const FORMAT = 'mazurka-target';
@@ -12,10 +12,8 @@ export const targetFileSchema = z.extend(targetSchema, { format: z.literal(FORMA
 const headSchema = z.object({ format: z.literal(FORMAT), version: z.int().check(z.positive()) });
 
 export type TargetFileProblem =
-  | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
-  | { readonly code: 'notJson'; readonly message: string }
+  | PlainJsonProblem
   | { readonly code: 'notATargetFile' }
-  | PlainDataProblem
   | { readonly code: 'fromTheFuture'; readonly version: number; readonly known: number }
   | { readonly code: 'faultyField'; readonly path: string; readonly message: string };
 
@@ -29,15 +27,9 @@ export function writeTargetFile({ name, wants }: Target): string {
 /** Whole, or not at all with what would be right. */
 export function readTargetFile(text: string): TargetFileReading {
   const refuse = (problem: TargetFileProblem): TargetFileReading => ({ ok: false, problem });
-  if (text.length > MAX_BYTES) return refuse({ code: 'tooLarge', bytes: text.length, maxBytes: MAX_BYTES });
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    return refuse({ code: 'notJson', message: error instanceof Error ? error.message : String(error) });
-  }
-  const shape = plainDataProblem(raw);
-  if (shape) return refuse(shape);
+  const read = readPlainJson(text, text.length, MAX_BYTES);
+  if (!read.ok) return read;
+  const { raw } = read;
   const head = headSchema.safeParse(raw);
   if (!head.success) return refuse({ code: 'notATargetFile' });
   if (head.data.version > VERSION) return refuse({ code: 'fromTheFuture', version: head.data.version, known: VERSION });

@@ -10,7 +10,6 @@ import type * as FindingsRoom from '@/desk/findings-and-cuts';
 import type { FindingsAndCuts } from '@/desk/findings-and-cuts';
 import { useSoundKey, useUndoKeys } from '@/desk/keys';
 import { NotSaved } from '@/desk/NotSaved';
-import { perform } from '@/desk/open-lure';
 import { changeSettings } from '@/desk/settings';
 import { usePaintedHistory } from '@/desk/shown-lure';
 import { retrieveSpeed, speedUnitOf } from '@/desk/speed';
@@ -20,7 +19,8 @@ import { useLearning } from '@/desk/figures/readings';
 import { useLearnt } from '@/desk/figures/use-core';
 import { useSound } from '@/desk/sound/sound-state';
 import { useStageView } from '@/desk/stage/use-stage-view';
-import { Boundary, type WayOut } from '@/ui/Boundary';
+import { UNDO_WAYS } from '@/desk/ways-out';
+import { Boundary } from '@/ui/Boundary';
 import { useAfterPaint } from '@/ui/use-after-paint';
 import { useSize } from '@/ui/use-media';
 import { BenchFrame } from './BenchFrame';
@@ -107,7 +107,7 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
     speedMps,
     speedUnit: speedUnitOf(retrieve, system),
   };
-  const onLure = { resetOn: [history], waysOut: WAYS_OUT };
+  const onLure = { resetOn: [history], waysOut: UNDO_WAYS };
   return (
     <BenchFrame
       isChoosing={isChoosing}
@@ -194,17 +194,6 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
   );
 }
 
-/** Out of a room that failed: back to the lure as it was. */
-export const WAYS_OUT: readonly WayOut[] = [
-  {
-    label: 'Undo the last change',
-    run: () => {
-      useDesk.setState({ draft: null });
-      perform({ do: 'undo' });
-    },
-  },
-];
-
 /**
  * The commands as shown, done on the lure as it is at that moment: the hand can be quicker than the page. What was put on a
  * moment ago is picked and not painted yet: nothing is shown as picked then, and it is what is meant.
@@ -286,7 +275,7 @@ function Sheets({ speedMps }: { readonly speedMps: number }) {
     <Boundary
       name="This sheet"
       resetOn={[sheet, aim, history]}
-      waysOut={[{ label: 'Close it', run: closeAll }, ...WAYS_OUT]}
+      waysOut={[{ label: 'Close it', run: closeAll }, ...UNDO_WAYS]}
       isOver
     >
       {aim && <PartPicker aim={aim} lure={history.lure} system={system} speedMps={speedMps} onClose={closePicker} />}

@@ -20,7 +20,6 @@ export const AboutLure = latePart(() => import('./AboutLure').then((room) => roo
 export const PartPicker = latePart(() => import('@/desk/picker/PartPicker').then((room) => room.PartPicker));
 export const OwnPartsSheet = latePart(() => import('./keeping/OwnPartsSheet').then((room) => room.OwnPartsSheet));
 export const RulesSheet = latePart(() => import('./findings/RulesSheet').then((room) => room.RulesSheet));
-export const Notices = latePart(() => import('@/desk/Notices').then((room) => room.Notices));
 export const LuresSheet = latePart(() => import('@/desk/lures/LuresSheet').then((room) => room.LuresSheet));
 export const NewLureSheet = latePart(() => import('./keeping/NewLureSheet').then((room) => room.NewLureSheet));
 export const TrueSizeSheet = latePart(() => import('@/ui/TrueSizeSheet').then((room) => room.TrueSizeSheet));

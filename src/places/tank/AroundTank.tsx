@@ -9,6 +9,7 @@ import type { Want } from '@/core/tune/target';
 import { useDesk } from '@/desk/desk-state';
 import { followOwnParts } from '@/desk/own-things';
 import { RetrievePanel } from '@/desk/retrieve/RetrievePanel';
+import { UNDO_WAYS } from '@/desk/ways-out';
 import { Boundary } from '@/ui/Boundary';
 import type { CardMeasures } from '@/words/card-words';
 import { ActionCard } from './ActionCard';
@@ -43,7 +44,7 @@ export function AroundTank({ history, paintedBuild, prediction, speedMps, drawnM
   const exact = drawn && !drawn.isRough ? drawn.card : null;
   const moves = useMoves(lure, exact, wants);
   const chances = useMemo(() => (drawn ? chancesOf(drawn.card, wants) : null), [drawn, wants]);
-  const onLure = { resetOn: [history], waysOut: [] };
+  const onLure = { resetOn: [history], waysOut: UNDO_WAYS };
   return (
     <>
       <aside

@@ -14,6 +14,7 @@ import { changeMeasures, changeTheme } from '@/desk/settings';
 import { usePaintedHistory } from '@/desk/shown-lure';
 import { useSound } from '@/desk/sound/sound-state';
 import { retrieveSpeed, speedUnitOf } from '@/desk/speed';
+import { UNDO_WAYS } from '@/desk/ways-out';
 import { Boundary } from '@/ui/Boundary';
 import { latePart } from '@/ui/late-part';
 import { Places } from '@/ui/Places';
@@ -75,7 +76,7 @@ function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
   useLearning(lure, water, outfit);
   useUndoKeys();
   useSoundKey();
-  const onLure = { resetOn: [history], waysOut: [] };
+  const onLure = { resetOn: [history], waysOut: UNDO_WAYS };
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <HeaderRow

@@ -97,7 +97,7 @@ export const Swimming = memo(function Swimming({ lure, prediction, speedMps, sys
               className="aspect-square w-full rounded-full bg-panel/70"
             />
           </div>
-          <figcaption className="text-sm text-ink-soft">from the front</figcaption>
+          <figcaption className="text-sm text-ink-soft max-sm:sr-only">from the front</figcaption>
         </figure>
         <div className="absolute left-2 top-2 flex flex-col items-start gap-1">
           <HearButton />

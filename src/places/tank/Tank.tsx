@@ -1,57 +1,30 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { KeptPicture } from '@/data/kept-picture';
-import { findPicture } from '@/desk/first-picture';
 import { HeaderRow, LuresUnpressed, NAME_FIELD } from '@/desk/header/HeaderRow';
+import { PictureFirst } from '@/desk/PictureFirst';
 import { PictureOnStage } from '@/desk/stage/PictureOnStage';
 import { Boundary } from '@/ui/Boundary';
 import { latePart } from '@/ui/late-part';
-import { useAfterPaint } from '@/ui/use-after-paint';
 import { useDark } from '@/ui/use-dark';
 import { useSize } from '@/ui/use-media';
 import { TANK_GRID } from './tank-grid';
 
 const WholeTank = latePart(() => import('./WholeTank').then((room) => room.WholeTank));
 
-/**
- * The Tank: the open lure swims, and what is wanted of it is brought nearer, one change at a time. The lure as it was last
- * painted stands first; the rest loads behind it and takes its place.
- */
+/** The Tank: the open lure swims, and what is wanted of it is brought nearer, one change at a time. */
 export function Tank({ firstPicture }: { readonly firstPicture: string }) {
-  const [found, setFound] = useState<{ readonly picture: KeptPicture | null } | null>(null);
-  const [isPainted, setPainted] = useState(false);
-  const [stands, setStands] = useState(false);
-  const [hasHadTime, setHadTime] = useState(false);
-  useEffect(() => {
-    let isShown = true;
-    void findPicture(firstPicture).then((picture) => {
-      if (isShown) setFound({ picture });
-    });
-    const timer = setTimeout(() => setHadTime(true), UNSEEN_MS);
-    return () => {
-      isShown = false;
-      clearTimeout(timer);
-    };
-  }, [firstPicture]);
-  const hasBeenSeen = useAfterPaint(isPainted);
-  const mayLoad = hasBeenSeen || hasHadTime || (found !== null && found.picture === null);
-  const onStands = useCallback(() => setStands(true), []);
-  const onPainted = useCallback(() => setPainted(true), []);
   return (
-    <>
-      {!stands && <FirstSwim picture={found?.picture ?? null} onPainted={onPainted} />}
-      {mayLoad && (
-        <Boundary name="The Tank" isOver>
-          <WholeTank isSeen={stands} onStands={onStands} />
-        </Boundary>
-      )}
-    </>
+    <PictureFirst
+      firstPicture={firstPicture}
+      name="The Tank"
+      before={(picture, onPainted) => <FirstSwim picture={picture} onPainted={onPainted} />}
+      Whole={WholeTank}
+    />
   );
 }
 
-/** A picture that is not painted in this time keeps nobody waiting longer. */
-const UNSEEN_MS = 4_000;
 const NOTHING_YET = { title: '', run: null };
 
 /** The Tank before it is there: the lure as it was last painted, and the places of all else. */

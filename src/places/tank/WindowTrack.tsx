@@ -79,7 +79,7 @@ export function WindowTrack({ line, said, after, want, measures, onWant }: Windo
   return (
     <div
       ref={track}
-      className="relative h-8 cursor-crosshair touch-none"
+      className="relative h-8 cursor-crosshair touch-pan-y"
       title="Draw over it what is wanted"
       data-testid={`track ${line}`}
       onPointerDown={onPointerDown}
