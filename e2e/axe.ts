@@ -7,10 +7,10 @@ const INKS = ['--ink', '--ink-soft', '--accent', '--on-accent', '--fault', '--ca
 
 /**
  * What the machine cannot decide is decided here. Contrast over a drawing, or under the edge of a sheet: decided when the
- * words are in one of the inks. The library's own stops at the edges of a sheet, and a menu button that names its menu:
+ * words are in one of the inks. The library's own stops at the edges of a sheet, and a button that names its menu or its form:
  * looked at by hand, in order.
  */
-const LOOKED_AT = [/^aria-hidden-focus: .*data-radix-focus-guard/, /^aria-valid-attr-value: .*aria-haspopup="menu"/];
+const LOOKED_AT = [/^aria-hidden-focus: .*data-radix-focus-guard/, /^aria-valid-attr-value: .*aria-haspopup="(menu|dialog)"/];
 
 export async function expectNothingForAxe(
   page: Page,

@@ -91,7 +91,7 @@ test('a worker that dies in mid-ranking is started again, and the ranking comes'
 
 test('by keyboard alone: a window by its edges, its weight, a move made and undone', async ({ page }) => {
   const tank = new TankPage(page);
-  await tank.open('suvra-needle');
+  await tank.open('hovna-lantern');
   const want = tank.row('thumpNs').getByRole('button', { name: /^What is wanted/ });
   await want.focus();
   await page.keyboard.press('Enter');
