@@ -10,7 +10,10 @@ const INKS = ['--ink', '--ink-soft', '--accent', '--on-accent', '--fault', '--ca
  * words are in one of the inks. The library's own stops at the edges of a sheet, and a button that names its menu or its form:
  * looked at by hand, in order.
  */
-const LOOKED_AT = [/^aria-hidden-focus: .*data-radix-focus-guard/, /^aria-valid-attr-value: .*aria-haspopup="(menu|dialog)"/];
+const LOOKED_AT = [
+  /^aria-hidden-focus: .*data-radix-focus-guard/,
+  /^aria-valid-attr-value: .*aria-haspopup="(menu|dialog)"/,
+];
 
 export async function expectNothingForAxe(
   page: Page,
