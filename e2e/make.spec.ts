@@ -31,8 +31,8 @@ test('by keyboard only: a double-bladed spinner on stacked clevises, from the to
 
   // The tools: where the cutters lie, and that there is a vise to hand or not.
   const tools = page.getByRole('region', { name: 'Tools' });
-  // Past the two places.
-  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab');
+  // Past the three places.
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Tab');
   await expect(tools.getByRole('textbox').first()).toBeFocused();
   await page.keyboard.type('drawer under the window');
   await page.keyboard.press('Tab');
