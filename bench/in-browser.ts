@@ -13,7 +13,7 @@ import type { Part } from '../src/core/parts/part';
 import { partIdSchema } from '../src/core/parts/kinds/common';
 import { DEMO_LURES } from '../src/demo/scenario';
 import { median, type Figure } from './measure';
-import { atRest, COUNT_FRAMES, FRAMES_SO_FAR, LARGEST, openBench } from './page';
+import { atRest, COUNT_FRAMES, FRAMES_SO_FAR, LARGEST, MARK_WHEN_DRAWN, openBench } from './page';
 import { soundInBrowser } from './sound-in-browser';
 import { tankInBrowser } from './tank-in-browser';
 
@@ -43,14 +43,6 @@ export async function browserFigures(base: string, tell: (figure: Figure) => voi
     await browser.close();
   }
 }
-
-/** As text: what runs in the page must not be rewritten by the tool that runs this file. */
-const MARK_WHEN_DRAWN = `
-  requestAnimationFrame(function look() {
-    if (document.querySelector('canvas[data-painted]')) requestAnimationFrame(() => performance.mark('drawing stands'));
-    else requestAnimationFrame(look);
-  });
-`;
 
 /** Compressed JavaScript that came over the wire before the blade was painted, on a first visit and on a later one. */
 async function loaded(browser: Browser, base: string): Promise<Figure[]> {

@@ -7,14 +7,28 @@ export const LARGEST = DEMO_LURES.filter(({ family }) => family !== 'inlineSpinn
   Object.keys(lure.build.items).length > Object.keys(most.build.items).length ? lure : most,
 );
 
-export async function openBench(browser: Browser, base: string, lure = 'hovna-lantern', script = ''): Promise<Page> {
+/** @param script runs in the page before all else, as text */
+export async function openAt(browser: Browser, address: string, script = ''): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
   if (script !== '') await page.addInitScript({ content: script });
-  await page.goto(`${base}/bench?lure=${lure}`);
+  await page.goto(address);
+  return page;
+}
+
+export async function openBench(browser: Browser, base: string, lure = 'hovna-lantern', script = ''): Promise<Page> {
+  const page = await openAt(browser, `${base}/bench?lure=${lure}`, script);
   await page.getByRole('listbox', { name: 'The string, nose to tail' }).waitFor();
   return page;
 }
+
+/** As text: what runs in the page must not be rewritten by the tool that runs this file. */
+export const MARK_WHEN_DRAWN = `
+  requestAnimationFrame(function look() {
+    if (document.querySelector('canvas[data-painted]')) requestAnimationFrame(() => performance.mark('drawing stands'));
+    else requestAnimationFrame(look);
+  });
+`;
 
 /** Until all of the page is there and the app is held for use without a network, which goes on behind it for a while. */
 export async function atRest(page: Page): Promise<void> {

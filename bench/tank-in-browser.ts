@@ -4,7 +4,7 @@
  */
 import type { Browser, Page } from '@playwright/test';
 import { median, type Figure } from './measure';
-import { COUNT_FRAMES, FRAMES_SO_FAR, LARGEST } from './page';
+import { COUNT_FRAMES, FRAMES_SO_FAR, LARGEST, MARK_WHEN_DRAWN, openAt } from './page';
 
 const CRANKS = 30;
 const TARGETS = 6;
@@ -16,22 +16,12 @@ async function openTank(
   address = `/tank?lure=${LARGEST.id}`,
   script = '',
 ): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  if (script !== '') await page.addInitScript({ content: script });
-  await page.goto(`${base}${address}`);
+  const page = await openAt(browser, `${base}${address}`, script);
   await page.locator('[data-testid="action card"][aria-busy="false"]').waitFor();
   await page.locator('.recharts-surface').first().waitFor();
   await page.waitForTimeout(4000);
   return page;
 }
-
-const MARK_WHEN_DRAWN = `
-  requestAnimationFrame(function look() {
-    if (document.querySelector('canvas[data-painted]')) requestAnimationFrame(() => performance.mark('drawing stands'));
-    else requestAnimationFrame(look);
-  });
-`;
 
 async function loadedTank(browser: Browser, base: string): Promise<Figure> {
   const page = await openTank(browser, base, '/tank', MARK_WHEN_DRAWN);

@@ -38,7 +38,7 @@ export function movesJson(lure: Lure, options: CommandOptions, readText: ReadTex
   const { wants } = target;
   const before = cardOf(lure.build, water, speedMps, asked);
   const setting = { water, outfit, speedMps };
-  const ranking = rank({ lure, setting, wants, parts: { own, catalogue: CATALOGUE }, asked });
+  const ranking = rank({ lure, setting, card: before, wants, parts: { own, catalogue: CATALOGUE } });
   const best = bestOfEachPlace(ranking.ranked).slice(0, TOLD);
   const told = withPromises(best, { lure, water, speedMps, wants, rules: [], asked, before });
   return {

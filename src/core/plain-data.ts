@@ -24,6 +24,15 @@ export function plainDataProblem(data: unknown): PlainDataProblem | null {
   return null;
 }
 
+/** The first field that a schema finds wrong. */
+export function faultyField([issue]: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[]) {
+  return {
+    code: 'faultyField',
+    path: issue ? issue.path.map(String).join('.') : '',
+    message: issue?.message ?? 'not readable',
+  } as const;
+}
+
 export type PlainJsonProblem =
   | { readonly code: 'tooLarge'; readonly bytes: number; readonly maxBytes: number }
   | { readonly code: 'notJson'; readonly message: string }

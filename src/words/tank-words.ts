@@ -5,6 +5,7 @@ import type { AtStep, ScriptPath } from '../core/predict/retrieve-script';
 import type { Standing } from '../core/tune/rank';
 import type { Want } from '../core/tune/target';
 import { decimalText } from '../core/units/write';
+import { capital } from './capital';
 import { LINE_WORDS, lineValue, oftenWords, windowWords, type CardMeasures } from './card-words';
 import { LINE_WORDS as LIES } from './ride-words';
 
@@ -42,10 +43,6 @@ export function staysWords(
   }
   if (inWeed) return { text: `${deep}: it runs through the weed`, isAmiss: true };
   return { text: `${deep}, ${lineValue('depthM', bottomM - depth.value, measures)} over the bottom`, isAmiss: false };
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** What the blades do at one step of a retrieve: `1.2 and 3.4 turns a second`, `stands still`. */

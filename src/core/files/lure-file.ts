@@ -6,7 +6,7 @@ import * as z from 'zod/mini';
 import '../schema';
 import { lureSchema, type Lure } from '../lure/lure';
 import { LURE_VERSION, migrateLure } from './migrate';
-import { readPlainJson, type PlainJsonProblem } from '../plain-data';
+import { faultyField, readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { lureProblem } from './lure-problem';
 import type { Refusal } from '../lure/structure';
 
@@ -61,14 +61,7 @@ export function readLureFile(text: string): LureFileReading {
   const migrated = { ...(raw as object), version: LURE_FILE_VERSION, lure: migrateLure(found, version) };
 
   const parsed = lureFileSchema.safeParse(migrated);
-  if (!parsed.success) {
-    const [issue] = parsed.error.issues;
-    return refuse({
-      code: 'faultyField',
-      path: issue ? issue.path.map(String).join('.') : '',
-      message: issue?.message ?? 'not readable',
-    });
-  }
+  if (!parsed.success) return refuse(faultyField(parsed.error.issues));
   const { lure } = parsed.data;
   const refusal = lureProblem(lure);
   return refusal ? refuse({ code: 'impossibleLure', refusal }) : { ok: true, lure };

@@ -4,7 +4,7 @@
  */
 import * as z from 'zod/mini';
 import '../schema';
-import { readPlainJson, type PlainJsonProblem } from '../plain-data';
+import { faultyField, readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { partSchema, type Part } from './part';
 
 export const PARTS_FILE_FORMAT = 'mazurka-parts';
@@ -51,9 +51,7 @@ export function readPartsFile(text: string): PartsFileReading {
   if (version > PARTS_FILE_VERSION) return refuse({ code: 'fromTheFuture', version, known: PARTS_FILE_VERSION });
   const parsed = partsFileSchema.safeParse(raw);
   if (parsed.success) return { ok: true, parts: parsed.data.parts };
-  const [issue] = parsed.error.issues;
-  const path = issue ? issue.path.map(String).join('.') : '';
-  return refuse({ code: 'faultyField', path, message: issue?.message ?? 'not readable' });
+  return refuse(faultyField(parsed.error.issues));
 }
 
 const headSchema = z.object({

@@ -14,7 +14,7 @@ export function bestOfEachPlace(ranked: readonly Ranked[]): Ranked[] {
 }
 
 /** A bead more is one thought, wherever it goes. */
-export function thoughtOf(place: string): string {
+function thoughtOf(place: string): string {
   return place.startsWith('add ') ? place.split(' ').slice(0, 2).join(' ') : place;
 }
 

@@ -1,6 +1,5 @@
 /** What a move takes on a lure that is made: minutes, tools, and how it is undone, from the operations of making. */
-import type { Cost } from '../costs/cost';
-import { costOfChange } from '../costs/cost';
+import { costOfChange, type Cost } from '../costs/cost';
 import type { Build } from '../lure/lure';
 import type { Op } from '../make/operation';
 import type { Tool, Undoing } from '../make/operation-rule';
@@ -40,8 +39,8 @@ const FROM_LEAST: readonly Undoing[] = ['byHand', 'withTool', 'opensRing', 'dest
 const BENT_AGAIN: Undoing = 'withTool';
 
 /**
- * @param wholeMinutes of making the lure from bare wire: what a closed wire costs that has to be cut
- * @param wholeTools of the same
+ * @param to the build with the move made
+ * @param whole of making the lure from bare wire: what a closed wire costs that has to be cut
  */
 export function effortOf(
   move: MoveCode,

@@ -3,8 +3,7 @@ import { USUAL_OUTFIT } from '../hydro/outfit';
 import { waterViscosity } from '../hydro/water';
 import { stackedPairs } from '../geometry/stacking';
 import { layOut } from '../geometry/layout';
-import type { Build, Item } from '../lure/lure';
-import type { Part } from '../parts/part';
+import { itemOf, type Build } from '../lure/lure';
 import type { Banded } from '../predict/band';
 import { lureInWater } from '../predict/lure-in-water';
 import { soundAsEstimated, USUAL_SOUND, wholeFigures, type SoundFigures } from '../predict/sound';
@@ -32,12 +31,7 @@ function middleOf(line: CardLine, figures: Figures, build: Build, heard: () => S
       return all.length === 0 || all.includes(null) ? null : Math.max(...all.map((each) => each ?? 0));
     }
     case 'rateHz':
-      return (
-        turningOf(figures).reduce<{ dragN: number; rateHz: number } | null>(
-          (most, { outcome }) => (outcome.dragN > (most?.dragN ?? 0) ? outcome : most),
-          null,
-        )?.rateHz ?? null
-      );
+      return pullingMost(figures)?.rateHz ?? null;
     case 'beatHz': {
       const [a, b] = turningOf(figures);
       const isOne = !a || !b || (figures.blades.length > 1 && stackedPairs(layOut(build)).length > 0);
@@ -84,12 +78,19 @@ function turningOf({ blades }: Figures) {
   return blades.flatMap(({ station, outcome }) => (outcome.outcome === 'turning' ? [{ station, outcome }] : []));
 }
 
-function flash(figures: Figures, { items }: Build, face: 'front' | 'back'): number | null {
+/** Of the blades that turn the one that pulls most; null where none turns. */
+export function pullingMost(figures: Figures): { readonly rateHz: number; readonly dragN: number } | null {
+  return turningOf(figures).reduce<{ dragN: number; rateHz: number } | null>(
+    (most, { outcome }) => (outcome.dragN > (most?.dragN ?? 0) ? outcome : most),
+    null,
+  );
+}
+
+function flash(figures: Figures, build: Build, face: 'front' | 'back'): number | null {
   const turning = turningOf(figures);
   if (turning.length === 0) return null;
   return turning.reduce((sum, { station, outcome }) => {
-    const part: Part | undefined = (items[station] as Item | undefined)?.part;
-    return sum + outcome.rateHz * ((part && brightM2(part)?.[face]) ?? 0);
+    return sum + outcome.rateHz * (brightM2(itemOf(build, station).part)?.[face] ?? 0);
   }, 0);
 }
 

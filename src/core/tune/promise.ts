@@ -12,10 +12,11 @@ import { USUAL_SOUND } from '../predict/sound';
 import type { Finding } from '../judgement/finding';
 import { findings } from '../judgement/findings';
 import type { HookRule } from '../judgement/hook-rule';
-import { cardOf, LINE_SCALES, type Card } from './card';
+import { cardOf, LINE_SCALES, OF_TURNING, type Card } from './card';
 import { chancesOf, type ChancesOfCard } from './chance';
+import { pullingMost } from './middles';
 import type { Move } from './move';
-import { prepare, type Figures } from '../prepared/prepared';
+import { prepare } from '../prepared/prepared';
 import type { CardLine, Want } from './target';
 
 /** A finding without what mends it: so it goes through a worker's door. */
@@ -166,7 +167,7 @@ function reasonOf(
   const setting = { water, speedMps, ...(asked.outfit && { outfit: asked.outfit }) };
   const [from, to] = [prepare(lure, setting).figures, prepare(after, setting).figures];
   if (OF_BLADES.has(line)) {
-    const [a, b] = [pullingMost(from), pullingMost(to)];
+    const [a, b] = [pullingMost(from) ?? STILL, pullingMost(to) ?? STILL];
     return { by: 'turning', line, ratesHz: [a.rateHz, b.rateHz], dragsN: [a.dragN, b.dragN] };
   }
   return {
@@ -178,24 +179,8 @@ function reasonOf(
 }
 
 /** What comes of how a blade turns. */
-const OF_BLADES: ReadonlySet<CardLine> = new Set<CardLine>([
-  'keepsMps',
-  'startsMps',
-  'rateHz',
-  'beatHz',
-  'thumpNs',
-  'pulseN',
-  'shakeM',
-  'flashFrontM2PerS',
-  'flashBackM2PerS',
-]);
-
-function pullingMost({ blades }: Figures): { readonly rateHz: number; readonly dragN: number } {
-  return blades.reduce(
-    (most, { outcome }) => (outcome.outcome === 'turning' && outcome.dragN > most.dragN ? outcome : most),
-    { rateHz: 0, dragN: 0 },
-  );
-}
+const OF_BLADES: ReadonlySet<CardLine> = new Set<CardLine>([...OF_TURNING, 'keepsMps', 'startsMps']);
+const STILL = { rateHz: 0, dragN: 0 };
 
 /** A lever that does less than this explains nothing. */
 const LEAST_STRENGTH = 1e-3;

@@ -158,7 +158,7 @@ function judging(card: Card, wants: readonly Want[], lines: readonly CardLine[])
 }
 
 /** Of the musts from their windows: the root of the squares of the half widths that each middle lies outside. */
-export function distanceOf(saidOf: (line: CardLine) => Banded | null, wants: readonly Want[]): number {
+function distanceOf(saidOf: (line: CardLine) => Banded | null, wants: readonly Want[]): number {
   const off = wants.map(({ line, low, high, weight }) => {
     if (weight !== 'must') return 0;
     const said = saidOf(line);

@@ -1,7 +1,7 @@
 /** The target file, `.mazurka-target.json`: what is wanted of a lure, under a name. Described in docs/files.md. SI throughout. */
 import * as z from 'zod/mini';
 import '../schema';
-import { readPlainJson, type PlainJsonProblem } from '../plain-data';
+import { faultyField, readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { targetSchema, type Target } from './target';
 
 const FORMAT = 'mazurka-target';
@@ -35,10 +35,5 @@ export function readTargetFile(text: string): TargetFileReading {
   if (head.data.version > VERSION) return refuse({ code: 'fromTheFuture', version: head.data.version, known: VERSION });
   const parsed = targetFileSchema.safeParse(raw);
   if (parsed.success) return { ok: true, target: { name: parsed.data.name, wants: parsed.data.wants } };
-  const [issue] = parsed.error.issues;
-  return refuse({
-    code: 'faultyField',
-    path: issue ? issue.path.map(String).join('.') : '',
-    message: issue?.message ?? 'not readable',
-  });
+  return refuse(faultyField(parsed.error.issues));
 }

@@ -2,14 +2,13 @@
 
 import { memo, useEffect, useEffectEvent, useState } from 'react';
 import { oneLine } from '@/core/schema';
-import type { Change, LureHistory } from '@/core/lure/history';
-import { capital } from '@/words/capital';
-import { changeWords } from '@/words/change-words';
+import type { LureHistory } from '@/core/lure/history';
 import { FAMILY_WORDS } from '@/words/family-words';
 import { openSheet, tell, useDesk } from '@/desk/desk-state';
 import { changeMeasures, changeTheme } from '@/desk/settings';
-import { change, perform } from '@/desk/open-lure';
-import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD, type Press } from '@/desk/header/HeaderRow';
+import { change } from '@/desk/open-lure';
+import { FileUnpressed, HeaderRow, LuresUnpressed, NAME_FIELD } from '@/desk/header/HeaderRow';
+import { pressFor } from '@/desk/header/press-for';
 import { FileMenu, LureMenu } from './later';
 
 export interface BenchHeaderProps {
@@ -45,11 +44,6 @@ export const BenchHeader = memo(function BenchHeader({ history, isDark, isReady 
     />
   );
 });
-
-function pressFor(what: 'undo' | 'redo', change: Change | undefined): Press {
-  if (!change) return { title: `Nothing to ${what}`, run: null };
-  return { title: `${capital(what)}: ${changeWords(change.code)}`, run: () => perform({ do: what }) };
-}
 
 function NameField({ name }: { readonly name: string }) {
   const [typed, setTyped] = useState<string | null>(null);

@@ -5,6 +5,7 @@ import Stop from 'lucide-react/icons/square';
 import { memo, useEffect, useState } from 'react';
 import type { ToldMove } from '@/core/tune/best-moves';
 import type { Card } from '@/core/tune/card';
+import type { BareFinding } from '@/core/tune/promise';
 import type { Ranked } from '@/core/tune/rank';
 import type { Want } from '@/core/tune/target';
 import { noRepairs, type Finding } from '@/core/judgement/finding';
@@ -164,7 +165,7 @@ function MoveRow({ lure, told, wants, before, measures }: MoveRowProps) {
   };
   const worse = [
     ...promised.worsens.map((line) => `${LINE_WORDS[line].name.toLowerCase()} gets worse`),
-    ...new Set(promised.makes.map((finding) => titleOf(finding as Finding, lure, move.edits, system))),
+    ...new Set(promised.makes.map((finding) => titleOf(finding, lure, move.edits, system))),
   ];
   return (
     <li className="min-w-0" data-testid="move">
@@ -190,8 +191,7 @@ function MoveRow({ lure, told, wants, before, measures }: MoveRowProps) {
         </p>
         {promised.mends.length > 0 && (
           <p className="text-sm text-good">
-            ✓ Mends:{' '}
-            {[...new Set(promised.mends.map((finding) => titleOf(finding as Finding, lure, [], system)))].join('; ')}
+            ✓ Mends: {[...new Set(promised.mends.map((finding) => titleOf(finding, lure, [], system)))].join('; ')}
           </p>
         )}
         <p className="truncate text-sm leading-snug text-ink-soft">
@@ -284,12 +284,12 @@ function makeIt(lure: Lure, { ranked: { move } }: ToldMove, name: string) {
 }
 
 function titleOf(
-  finding: Finding,
+  finding: BareFinding,
   lure: Lure,
   edits: Parameters<typeof applyEdits>[1],
   system: CardMeasures['system'],
 ): string {
   const done = edits.length > 0 ? applyEdits(lure, edits) : null;
   const build = done?.ok ? done.lure.build : lure.build;
-  return findingWords({ ...finding, repairs: noRepairs }, build, system).title;
+  return findingWords({ ...finding, repairs: noRepairs } as Finding, build, system).title;
 }

@@ -6,10 +6,10 @@ import { predictionOf } from '@/desk/derived';
 import { closeSheet, useDesk } from '@/desk/desk-state';
 import { useLearning } from '@/desk/figures/readings';
 import { useLearnt } from '@/desk/figures/use-core';
-import { HeaderRow, LuresUnpressed, NAME_FIELD, type Press } from '@/desk/header/HeaderRow';
+import { HeaderRow, LuresUnpressed, NAME_FIELD } from '@/desk/header/HeaderRow';
+import { pressFor } from '@/desk/header/press-for';
 import { useSoundKey, useUndoKeys } from '@/desk/keys';
 import { NotSaved } from '@/desk/NotSaved';
-import { perform } from '@/desk/open-lure';
 import { changeMeasures, changeTheme } from '@/desk/settings';
 import { usePaintedHistory } from '@/desk/shown-lure';
 import { useSound } from '@/desk/sound/sound-state';
@@ -19,7 +19,6 @@ import { Boundary } from '@/ui/Boundary';
 import { latePart } from '@/ui/late-part';
 import { Places } from '@/ui/Places';
 import { useAfterPaint } from '@/ui/use-after-paint';
-import { changeWords } from '@/words/change-words';
 import { Swimming } from './Swimming';
 import { TANK_GRID } from './tank-grid';
 
@@ -86,8 +85,8 @@ function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
         isDark={isDark}
         lures={isReady ? <LureMenu openId={lure.id} /> : <LuresUnpressed />}
         name={<span className={`${NAME_FIELD} inline-flex items-center truncate`}>{lure.name}</span>}
-        undo={pressFor('undo', history)}
-        redo={pressFor('redo', history)}
+        undo={pressFor('undo', history.past.at(-1))}
+        redo={pressFor('redo', history.future.at(-1))}
         newLure={null}
         changeMeasures={changeMeasures}
         changeTheme={() => changeTheme(isDark)}
@@ -128,13 +127,4 @@ function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
       </Boundary>
     </div>
   );
-}
-
-function pressFor(what: 'undo' | 'redo', { past, future }: LureHistory): Press {
-  const change = what === 'undo' ? past.at(-1) : future.at(-1);
-  if (!change) return { title: `Nothing to ${what}`, run: null };
-  return {
-    title: `${what === 'undo' ? 'Undo' : 'Redo'}: ${changeWords(change.code)}`,
-    run: () => perform({ do: what }),
-  };
 }

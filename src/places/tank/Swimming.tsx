@@ -2,7 +2,7 @@
 
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
-import type { SpinPrediction } from '@/core/predict/spin';
+import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { UnitSystem } from '@/core/units/write';
 import { laidOf, motionsWith } from '@/desk/derived';
 import { useDesk } from '@/desk/desk-state';
@@ -56,7 +56,7 @@ export const Swimming = memo(function Swimming({ lure, prediction, speedMps, sys
     null,
   );
   const turning = prediction.blades.find(({ station }) => station === most?.station)?.at[0];
-  const rateHz = turning && 'rateHz' in turning ? turning.rateHz.value : 0;
+  const rateHz = doesTurn(turning) ? turning.rateHz.value : 0;
   const amplitudePx = (most?.amplitudeM ?? 0) * 1000 * (view?.pxPerMm ?? 0);
   const factor = FACTORS.find((each) => each * amplitudePx >= SEEN_PX) ?? FACTORS.at(-1) ?? 1;
   const shownPx = Math.min(MOST_SHAKE_PX, amplitudePx * factor);
