@@ -5,9 +5,9 @@ export default defineConfig({
   testDir: 'e2e',
   workers: 2,
   fullyParallel: true,
-  // A machine that others share can be five times slower for a while: what is waited for comes all the same.
-  timeout: 480_000,
-  expect: { timeout: 60_000 },
+  // A machine that others share can be eight times slower for a while: what is waited for comes all the same.
+  timeout: 900_000,
+  expect: { timeout: 180_000 },
   reporter: [['list']],
   use: {
     baseURL: process.env.MAZURKA_URL,

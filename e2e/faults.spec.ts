@@ -162,7 +162,7 @@ test('worker death: replaced and asked again; dying again told beside the figure
   await bench.swap(/Fluted Indiana/, 'blade-colorado-k4');
   expect(await bench.rate()).toBeGreaterThan(2);
   // One that died is replaced and asked again: nothing is told.
-  await expect(page.locator('path.recharts-curve').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('path.recharts-curve').first()).toBeVisible();
   await expect(trouble).toHaveCount(0);
   await bench.saved();
 
@@ -179,7 +179,7 @@ test('worker death: replaced and asked again; dying again told beside the figure
   await closeAll();
   await bench.swap(/Colorado/, 'blade-french-k2');
   expect(await bench.rate()).toBeGreaterThan(2);
-  await expect(trouble).toContainText('The lure and the figures on the drawing hold', { timeout: 40_000 });
+  await expect(trouble).toContainText('The lure and the figures on the drawing hold');
   await bench.saved();
   await page.evaluate(() => Object.assign(window, { Worker: (window as { LivingWorker?: unknown }).LivingWorker }));
   await trouble.getByRole('button', { name: 'Work it out again' }).click();

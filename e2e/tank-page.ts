@@ -42,9 +42,7 @@ export class TankPage {
 
   /** All moves are looked at, and the best of them with all they promise. */
   async ranked() {
-    await expect(this.page.getByTestId('moves state')).toContainText('the best for their trouble first', {
-      timeout: 60_000,
-    });
+    await expect(this.page.getByTestId('moves state')).toContainText('the best for their trouble first');
   }
 
   /** Types a window of a line. */
