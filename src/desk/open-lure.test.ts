@@ -67,6 +67,17 @@ describe('the open lure', () => {
     expect(state().notice?.text).toBe('two');
   });
 
+  it('of settings that come back from storage, or from another tab, shows as new only what changed', async () => {
+    const { water, retrieve } = state().settings;
+    for (const turnsPerS of [1.1, 1.2, 1.3]) changeSettings({ retrieve: { ...retrieve, turnsPerS } });
+    const shown = state().settings;
+    await vi.waitFor(async () => expect((await stores().settings.read()).retrieve.turnsPerS).toBe(1.3));
+    await stores().settings.write({ ...shown, slowedBy: 8 });
+    await vi.waitFor(() => expect(state().settings.slowedBy).toBe(8));
+    expect(state().settings.water).toBe(water);
+    expect(state().settings.retrieve).toBe(shown.retrieve);
+  });
+
   it('shows a command at once and writes the commands in order behind it', async () => {
     for (const name of ['One', 'Two', 'Three']) {
       rename(name);

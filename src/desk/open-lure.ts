@@ -66,7 +66,7 @@ async function follow() {
   const stops = [
     lures.watchList(() => void refreshList()),
     rules.watch((read) => setState({ rules: read })),
-    settings.watch(showStoredSettings),
+    settings.watch(() => void showStoredSettings()),
   ];
   stopFollowing = () => stops.forEach((stop) => stop());
 }

@@ -4,6 +4,7 @@ import type { LureHistory } from '@/core/lure/history';
 import { oncePer } from '@/core/once';
 import { useDesk, type DeskState, type Draft } from './desk-state';
 import { afterPaint } from './painted';
+import { retrieveSpeed } from './speed';
 
 const drafted = oncePer(({ lure }: Draft) => oncePer((history: LureHistory): LureHistory => ({ ...history, lure })));
 
@@ -18,21 +19,31 @@ const UNSEEN_MS = 150;
 
 /** The lure as it was when it was last painted: what stands around the drawing follows once the newest is on the screen. */
 export function usePaintedHistory(): LureHistory | null {
-  const [painted, setPainted] = useState(() => shownHistory(useDesk.getState()));
+  return usePainted(shownHistory, restOfHand);
+}
+
+/** The speed through the water that was last painted: what is drawn follows the figures that follow the hand. */
+export function usePaintedSpeed(): number {
+  return usePainted(speedNow, noRest);
+}
+
+const restOfHand = ({ draft }: DeskState) => (draft === null ? 0 : REST_UNDER_THE_HAND_MS);
+const speedNow = ({ settings }: DeskState) => retrieveSpeed(settings.retrieve);
+const noRest = () => 0;
+
+/** What is read from the desk, once the newest of it is on the screen and has rested so many milliseconds. */
+function usePainted<T>(read: (state: DeskState) => T, restMs: (state: DeskState) => number): T {
+  const [painted, setPainted] = useState(() => read(useDesk.getState()));
   useEffect(() => {
-    let followed: LureHistory | null = null;
+    let followed: { readonly value: T } | null = null;
     let stopWaiting: () => void = () => undefined;
     const follow = () => {
       const state = useDesk.getState();
-      const now = shownHistory(state);
-      if (now === followed) return;
-      followed = now;
+      const now = read(state);
+      if (followed?.value === now) return;
+      followed = { value: now };
       stopWaiting();
-      stopWaiting = afterPaint(
-        () => startTransition(() => setPainted(now)),
-        state.draft === null ? 0 : REST_UNDER_THE_HAND_MS,
-        UNSEEN_MS,
-      );
+      stopWaiting = afterPaint(() => startTransition(() => setPainted(() => now)), restMs(state), UNSEEN_MS);
     };
     follow();
     const stopFollowing = useDesk.subscribe(follow);
@@ -40,6 +51,6 @@ export function usePaintedHistory(): LureHistory | null {
       stopFollowing();
       stopWaiting();
     };
-  }, []);
+  }, [read, restMs]);
   return painted;
 }

@@ -5,6 +5,7 @@ import { demoLure } from '@/testing/lures';
 import { LAKE_WATER } from '@/core/hydro/water';
 import { CATALOGUE } from '@/core/parts/catalogue';
 import { followScript } from '@/core/predict/retrieve-script';
+import { chancesOf } from '@/core/tune/chance';
 import { cardOf } from '@/core/tune/card';
 import { movesOf } from '@/core/tune/offered';
 import { promiseOf } from '@/core/tune/promise';
@@ -88,7 +89,9 @@ describe('the words of the Tank', () => {
     expect(staysWords(card, null, water(deep + 0.2), METRIC).text).toMatch(/through the weed/);
     expect(staysWords(card, null, water(deep - 0.2), METRIC).text).toMatch(/drags over the bottom/);
     const shallow: Want = { line: 'depthM', low: null, high: deep / 3, weight: 'must' };
-    expect(staysWords(card, shallow, water(deep + 2), METRIC)).toMatchObject({ isAmiss: true });
+    expect(staysWords(card, chancesOf(card, [shallow]).each[0] ?? null, water(deep + 2), METRIC)).toMatchObject({
+      isAmiss: true,
+    });
     const buzz = cardOf(demoLure('lommer-clapper').build, LAKE_WATER, 0.4, { sound: null });
     expect(staysWords(buzz, null, water(5), METRIC).text).toMatch(/Does not plane/);
   });
@@ -114,7 +117,7 @@ describe('the words of the Tank', () => {
   it('name what stands in the way, and how it swims', () => {
     const card = cardOf(demoLure('hovna-lantern').build, LAKE_WATER, 0.7, { sound: null });
     const [slow] = WANTED_ACTIONS;
-    expect(inTheWayWords(card, slow?.wants ?? [], null, METRIC)).toMatch(
+    expect(inTheWayWords(chancesOf(card, slow?.wants ?? []), null, METRIC)).toMatch(
       /^No single change reaches it\. .* What stands in the way most: /,
     );
     expect(actLike('Like that one', card)?.wants.length).toBeGreaterThan(3);

@@ -1,9 +1,8 @@
 /** What is told in the Tank: whether a lure stays where it is wanted, what a retrieve brings, what stands in the way. */
-import { chanceOf } from '../core/tune/chance';
+import type { Chances, Met } from '../core/tune/chance';
 import type { Card } from '../core/tune/card';
 import type { AtStep, ScriptPath } from '../core/predict/retrieve-script';
 import type { Standing } from '../core/tune/rank';
-import type { Want } from '../core/tune/target';
 import { decimalText } from '../core/units/write';
 import { capital } from './capital';
 import { LINE_WORDS, lineValue, oftenWords, windowWords, type CardMeasures } from './card-words';
@@ -17,7 +16,8 @@ interface Told {
 /** Whether it stays where it is wanted, clear of the bottom and the weed: one sentence. */
 export function staysWords(
   card: Card | null,
-  wanted: Want | null,
+  /** What is wanted of its depth, and how likely that is met; null where nothing is. */
+  wanted: Met | null,
   { bottomM, weedM }: { readonly bottomM: number; readonly weedM: number },
   measures: CardMeasures,
 ): Told {
@@ -34,10 +34,10 @@ export function staysWords(
   if (depth.value > bottomM) return { text: `${deep}: it drags over the bottom`, isAmiss: true };
   const inWeed = depth.value > bottomM - weedM;
   if (wanted) {
-    const chance = chanceOf(card, wanted);
+    const chance = wanted.chance ?? 0;
     const isAmiss = chance < 0.5;
     return {
-      text: `${deep}; wanted ${windowWords(wanted, measures)}: ${oftenWords(chance)}${inWeed ? ', in the weed' : ''}`,
+      text: `${deep}; wanted ${windowWords(wanted.want, measures)}: ${oftenWords(chance)}${inWeed ? ', in the weed' : ''}`,
       isAmiss: isAmiss || inWeed,
     };
   }
@@ -84,16 +84,10 @@ function noiseWords(levels: readonly number[]): string {
 }
 
 /** Where no single move reaches the target: how far it is, and which must stands in the way. */
-export function inTheWayWords(
-  card: Card,
-  wants: readonly Want[],
-  best: Standing | null,
-  measures: CardMeasures,
-): string {
-  const musts = wants.filter(({ weight }) => weight === 'must');
-  const worst = musts
-    .map((want) => ({ want, chance: chanceOf(card, want) }))
-    .toSorted((a, b) => a.chance - b.chance)[0];
+export function inTheWayWords({ each }: Chances, best: Standing | null, measures: CardMeasures): string {
+  const worst = each
+    .filter(({ want }) => want.weight === 'must')
+    .toSorted((a, b) => (a.chance ?? 0) - (b.chance ?? 0))[0];
   const nearest =
     best && best.allMusts > 0.02
       ? `The nearest meets all musts ${oftenWords(best.allMusts)}.`

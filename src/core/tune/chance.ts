@@ -11,7 +11,9 @@ import { normals, seeded } from '../random';
 import { LINE_SCALES, OF_TURNING, type Card } from './card';
 import { CARD_LINES, type CardLine, type Want } from './target';
 
+/** In words of 32. */
 const DRAWS = 4000;
+const WORDS = DRAWS / 32;
 const SEED = 17;
 
 export interface Met {
@@ -60,11 +62,6 @@ export function chancesOf(card: Card, wants: readonly Want[]): ChancesOfCard {
   return { ...chances, against };
 }
 
-/** That one want is met, 0…1; 0 where its line cannot be said. */
-export function chanceOf(card: Card, want: Want): number {
-  return chancesOf(card, [want]).each[0]?.chance ?? 0;
-}
-
 /** The same of a lure whose lines go together as the drawn ones do, from its own values. */
 export function chancesWith(
   draws: Draws,
@@ -80,7 +77,9 @@ export function linesOf(wants: readonly Want[]): CardLine[] {
   return [...new Set<CardLine>([...wants.map(({ line }) => line), 'keepsMps'])];
 }
 
-type Event = Uint8Array | null;
+/** A bit for each draw. */
+type Bits = Uint32Array;
+type Event = Bits | null;
 
 /** Of each want in which draws it is met; null where its line cannot be said. */
 function eventsOf(
@@ -96,22 +95,31 @@ function eventsOf(
     if (!said) return null;
     const event = met(draws, line, said, low, high);
     if (!OF_TURNING.has(line) || !turns) return event;
-    for (let i = 0; i < DRAWS; i++) (event[i] as number) &= turns[i] as number;
+    bothInPlace(event, turns);
     return event;
   });
 }
 
-function met(draws: Draws, line: CardLine, said: Banded, low: number | null, high: number | null): Uint8Array {
+function met(draws: Draws, line: CardLine, said: Banded, low: number | null, high: number | null): Bits {
   const drawn = draws.get(line);
   if (!drawn) throw new Error(`chances: ${line} was not drawn`);
   const from = low === null ? -Infinity : halfWidthsTo(line, said, low, true);
   const to = high === null ? Infinity : halfWidthsTo(line, said, high, false);
-  const event = new Uint8Array(DRAWS);
-  for (let i = 0; i < DRAWS; i++) {
-    const at = drawn[i] as number;
-    event[i] = at >= from && at <= to ? 1 : 0;
+  const event = new Uint32Array(WORDS);
+  for (let word = 0, i = 0; word < WORDS; word++) {
+    let bits = 0;
+    for (let bit = 0; bit < 32; bit++, i++) {
+      const at = drawn[i] as number;
+      if (at >= from && at <= to) bits |= 1 << bit;
+    }
+    event[word] = bits;
   }
   return event;
+}
+
+/** What holds in both is left in the first. */
+function bothInPlace(event: Bits, other: Bits) {
+  for (let word = 0; word < WORDS; word++) (event[word] as number) &= other[word] as number;
 }
 
 function share(events: readonly Event[]): number {
@@ -121,18 +129,25 @@ function share(events: readonly Event[]): number {
 
 /** In which draws all of these are met; null where one of them cannot be said. */
 function together(events: readonly Event[]): Event {
-  const all = new Uint8Array(DRAWS).fill(1);
+  const all = new Uint32Array(WORDS).fill(0xffffffff);
   for (const event of events) {
     if (!event) return null;
-    for (let i = 0; i < DRAWS; i++) (all[i] as number) &= event[i] as number;
+    bothInPlace(all, event);
   }
   return all;
 }
 
-function countOf(event: Uint8Array): number {
+function countOf(event: Bits): number {
   let count = 0;
-  for (let i = 0; i < DRAWS; i++) count += event[i] as number;
+  for (let word = 0; word < WORDS; word++) count += bitsIn(event[word] as number);
   return count;
+}
+
+/** Bits of a word that are set: pairs, fours and eights of them are summed side by side. */
+function bitsIn(word: number): number {
+  const pairs = word - ((word >>> 1) & 0x55555555);
+  const fours = (pairs & 0x33333333) + ((pairs >>> 2) & 0x33333333);
+  return Math.imul((fours + (fours >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
 }
 
 function chancesIn(events: readonly Event[], wants: readonly Want[]): Chances {
@@ -141,10 +156,8 @@ function chancesIn(events: readonly Event[], wants: readonly Want[]): Chances {
   const allMusts = musts ? countOf(musts) / DRAWS : 0;
   const each = wants.map((want, i): Met => ({ want, chance: events[i] ? countOf(events[i]) / DRAWS : null }));
   if (likes.length === 0 || !musts) return { each, allMusts, worth: allMusts };
-  let liked = 0;
-  for (const event of likes)
-    if (event) for (let i = 0; i < DRAWS; i++) liked += (event[i] as number) & (musts[i] as number);
-  return { each, allMusts, worth: (allMusts + liked / likes.length / DRAWS) / 2 };
+  const liked = likes.reduce((sum, event) => sum + share([event, musts]), 0);
+  return { each, allMusts, worth: (allMusts + liked / likes.length) / 2 };
 }
 
 /**

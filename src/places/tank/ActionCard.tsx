@@ -1,7 +1,7 @@
 'use client';
 
-import { Popover } from 'radix-ui';
-import { memo } from 'react';
+import { createContext, memo, useContext, type ReactNode } from 'react';
+import type { Lure } from '@/core/lure/lure';
 import type { Banded } from '@/core/predict/band';
 import type { Card } from '@/core/tune/card';
 import type { ChancesOfCard } from '@/core/tune/chance';
@@ -9,6 +9,7 @@ import type { CardLine, Target, Want } from '@/core/tune/target';
 import { askAgain } from '@/desk/desk-state';
 import type { Asked } from '@/desk/figures/use-core';
 import { Button } from '@/ui/Button';
+import { PoppedUp } from '@/ui/PoppedUp';
 import {
   againstWords,
   LINE_WORDS,
@@ -19,14 +20,16 @@ import {
   shortWindow,
   windowWords,
   type CardMeasures,
+  type LineUnit,
 } from '@/words/card-words';
 import { NOISE_WORDS } from '@/words/sound-words';
 import { changeTank, useTank, withWant } from './tank-state';
-import { linesShown, type CardShown } from './use-tank';
+import { linesShown, useCardNow, type CardShown } from './use-card';
 import { WantForm } from './WantForm';
 import { WindowTrack } from './WindowTrack';
 
 export interface ActionCardProps {
+  readonly lure: Lure;
   readonly asked: Asked<unknown>;
   readonly shown: CardShown | null;
   readonly wanted: Target | null;
@@ -35,7 +38,7 @@ export interface ActionCardProps {
 }
 
 /** What the lure does, line by line, with what is wanted of it. */
-export function ActionCard({ asked, shown, wanted, chances, measures }: ActionCardProps) {
+export function ActionCard({ lure, asked, shown, wanted, chances, measures }: ActionCardProps) {
   const tried = useTank((state) => state.tried);
   if (asked.state === 'failed') {
     return (
@@ -48,7 +51,7 @@ export function ActionCard({ asked, shown, wanted, chances, measures }: ActionCa
   if (!shown) return <p className="p-3 text-ink-soft">Working out what it does…</p>;
   const wants = wanted?.wants ?? [];
   return (
-    <div className="flex flex-col bg-panel pb-2 max-lg:order-6" data-testid="action card" aria-busy={shown.isRough}>
+    <WithCardNow lure={lure} shown={shown}>
       {chances?.against.map((pair) => (
         <p
           key={pair.map(({ line }) => line).join(' ')}
@@ -73,7 +76,37 @@ export function ActionCard({ asked, shown, wanted, chances, measures }: ActionCa
           />
         ))}
       </ul>
+    </WithCardNow>
+  );
+}
+
+const CardNow = createContext<Card | null>(null);
+
+/** What stands in it follows a moment later than its values, which follow the hand. */
+function WithCardNow({
+  lure,
+  shown,
+  children,
+}: {
+  readonly lure: Lure;
+  readonly shown: CardShown;
+  readonly children: ReactNode;
+}) {
+  const card = useCardNow(lure, shown);
+  const isBusy = shown.isRough || card !== shown.card;
+  return (
+    <div className="flex flex-col bg-panel pb-2 max-lg:order-6" data-testid="action card" aria-busy={isBusy}>
+      <CardNow value={card}>{children}</CardNow>
     </div>
+  );
+}
+
+function ValueNow({ line, unit }: { readonly line: CardLine; readonly unit: LineUnit }) {
+  const said = useContext(CardNow)?.lines[line];
+  return (
+    <span className="measure font-semibold" data-testid={`line ${line}`}>
+      {said ? lineNumber(said.value, unit) : '–'}
+    </span>
   );
 }
 
@@ -127,13 +160,10 @@ const CardRow = memo(function CardRow({ line, said, word, after, want, chance, w
         <WantButton line={line} want={want} wanted={wanted} measures={measures} />
       </div>
       <WindowTrack line={line} said={said} after={after ?? null} want={want} measures={measures} onWant={put} />
-      <div className="text-right leading-tight whitespace-nowrap">
+      <div className="h-10 text-right leading-tight whitespace-nowrap contain-strict">
         {said ? (
           <p title={`${lineBand(line, said, measures)} ${unit.unit}. ${why}`}>
-            <span className="measure font-semibold" data-testid={`line ${line}`}>
-              {lineNumber(said.value, unit)}
-            </span>{' '}
-            <span className="text-sm">{unit.unit}</span>
+            <ValueNow line={line} unit={unit} /> <span className="text-sm">{unit.unit}</span>
           </p>
         ) : (
           <p className="text-sm text-ink-soft">cannot be said</p>
@@ -165,28 +195,25 @@ interface WantButtonProps {
 const WantButton = memo(function WantButton({ line, want, wanted, measures }: WantButtonProps) {
   const isWanted = want !== null && want.weight !== 'whatever';
   return (
-    <Popover.Root>
-      <Popover.Trigger
-        aria-label={`What is wanted of ${LINE_WORDS[line].name.toLowerCase()}: ${want ? windowWords(want, measures) : 'nothing'}`}
-        className={`min-h-6 max-w-full truncate rounded text-left text-sm underline decoration-dotted underline-offset-2 hover:bg-accent-soft pointer-coarse:min-h-11 ${isWanted ? 'font-semibold text-good' : 'text-ink-soft'}`}
-      >
-        {want ? `${WEIGHT_WORDS[want.weight]} ${shortWindow(want, measures)}` : 'want…'}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label={`What is wanted of ${LINE_WORDS[line].name.toLowerCase()}`}
-          sideOffset={4}
-          collisionPadding={12}
-          className="z-30 w-72 rounded-md border border-line bg-panel p-3 shadow-lg"
+    <PoppedUp
+      label={`What is wanted of ${LINE_WORDS[line].name.toLowerCase()}`}
+      className="w-72"
+      trigger={
+        <button
+          type="button"
+          aria-label={`What is wanted of ${LINE_WORDS[line].name.toLowerCase()}: ${want ? windowWords(want, measures) : 'nothing'}`}
+          className={`min-h-6 max-w-full truncate rounded text-left text-sm underline decoration-dotted underline-offset-2 hover:bg-accent-soft pointer-coarse:min-h-11 ${isWanted ? 'font-semibold text-good' : 'text-ink-soft'}`}
         >
-          <WantForm
-            line={line}
-            want={want}
-            measures={measures}
-            onWant={(next) => changeTank({ wanted: withWant(wanted, line, next) })}
-          />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          {want ? `${WEIGHT_WORDS[want.weight]} ${shortWindow(want, measures)}` : 'want…'}
+        </button>
+      }
+    >
+      <WantForm
+        line={line}
+        want={want}
+        measures={measures}
+        onWant={(next) => changeTank({ wanted: withWant(wanted, line, next) })}
+      />
+    </PoppedUp>
   );
 });

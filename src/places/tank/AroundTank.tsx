@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useEffect, useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import type { LureHistory } from '@/core/lure/history';
 import type { Build } from '@/core/lure/lure';
 import type { SpinPrediction } from '@/core/predict/spin';
@@ -16,7 +16,8 @@ import { ActionCard } from './ActionCard';
 import { Moves } from './Moves';
 import { ScriptPanel } from './ScriptPanel';
 import { TargetBar } from './TargetBar';
-import { useCard, useMoves } from './use-tank';
+import { useCard } from './use-card';
+import { useMoves } from './use-moves';
 import { WaterSection } from './WaterSection';
 
 export interface AroundTankProps {
@@ -24,26 +25,24 @@ export interface AroundTankProps {
   /** With what is tried. */
   readonly paintedBuild: Build;
   readonly prediction: SpinPrediction;
+  /** As last painted. */
   readonly speedMps: number;
-  /** As last drawn. */
-  readonly drawnMps: number;
   readonly measures: CardMeasures;
 }
 
 const NO_WANTS: readonly Want[] = [];
 
 /** What stands around the lure that swims: the water, the retrieve, the moves, and the action card with what is wanted. */
-export function AroundTank({ history, paintedBuild, prediction, speedMps, drawnMps, measures }: AroundTankProps) {
+export function AroundTank({ history, paintedBuild, prediction, speedMps, measures }: AroundTankProps) {
   const { lure } = history;
   const wanted = useDesk((state) => state.settings.tank.wanted);
   const targets = useDesk((state) => state.settings.tank.targets);
   useEffect(followOwnParts, []);
   const wants = wanted?.wants ?? NO_WANTS;
   const { asked, shown } = useCard(lure, speedMps);
-  const drawn = useDeferredValue(shown);
-  const exact = drawn && !drawn.isRough ? drawn.card : null;
+  const exact = shown && !shown.isRough ? shown.card : null;
   const moves = useMoves(lure, exact, wants);
-  const chances = useMemo(() => (drawn ? chancesOf(drawn.card, wants) : null), [drawn, wants]);
+  const chances = useMemo(() => (shown ? chancesOf(shown.card, wants) : null), [shown, wants]);
   const onLure = { resetOn: [history], waysOut: UNDO_WAYS };
   return (
     <>
@@ -53,7 +52,7 @@ export function AroundTank({ history, paintedBuild, prediction, speedMps, drawnM
       >
         <Boundary name="The action card" {...onLure}>
           <TargetBar lure={lure} wanted={wanted} targets={targets} chances={chances} />
-          <ActionCard asked={asked} shown={shown} wanted={wanted} chances={chances} measures={measures} />
+          <ActionCard lure={lure} asked={asked} shown={shown} wanted={wanted} chances={chances} measures={measures} />
         </Boundary>
       </aside>
       <div className="max-lg:contents">
@@ -61,14 +60,14 @@ export function AroundTank({ history, paintedBuild, prediction, speedMps, drawnM
           <Boundary name="The water" {...onLure}>
             <WaterSection
               lure={lure}
-              speedMps={drawnMps}
-              card={drawn?.card ?? null}
-              wants={wants}
+              speedMps={speedMps}
+              card={shown?.card ?? null}
+              chances={chances}
               measures={measures}
             />
           </Boundary>
           <Boundary name="The script" {...onLure}>
-            <ScriptPanel build={lure.build} speedMps={drawnMps} measures={measures} />
+            <ScriptPanel build={lure.build} speedMps={speedMps} measures={measures} />
           </Boundary>
         </div>
         <div className="max-lg:order-3">
@@ -77,7 +76,7 @@ export function AroundTank({ history, paintedBuild, prediction, speedMps, drawnM
           </Boundary>
         </div>
         <Boundary name="The moves" {...onLure}>
-          <Moves lure={lure} moves={moves} card={exact} wants={wants} measures={measures} />
+          <Moves lure={lure} moves={moves} chances={exact && chances} wants={wants} measures={measures} />
         </Boundary>
       </div>
     </>

@@ -4,7 +4,7 @@ import Play from 'lucide-react/icons/play';
 import Stop from 'lucide-react/icons/square';
 import { memo, useEffect, useState } from 'react';
 import type { ToldMove } from '@/core/tune/best-moves';
-import type { Card } from '@/core/tune/card';
+import type { Chances } from '@/core/tune/chance';
 import type { BareFinding } from '@/core/tune/promise';
 import type { Ranked } from '@/core/tune/rank';
 import type { Want } from '@/core/tune/target';
@@ -22,12 +22,13 @@ import { effortWords, minutesWords, moveWords, reasonWords, UNDOING_WORDS } from
 import { TOOL_WORDS } from '@/words/make-words';
 import { inTheWayWords } from '@/words/tank-words';
 import { tryMove, useTank } from './tank-state';
-import type { MovesShown } from './use-tank';
+import type { MovesShown } from './use-moves';
 
 export interface MovesProps {
   readonly lure: Lure;
   readonly moves: MovesShown;
-  readonly card: Card | null;
+  /** As the lure is; null until its card is worked out. */
+  readonly chances: Chances | null;
   readonly wants: readonly Want[];
   readonly measures: CardMeasures;
 }
@@ -36,7 +37,7 @@ export interface MovesProps {
 const REACHED = 0.8;
 
 /** The changes that bring it nearer, the best for its trouble first. */
-export const Moves = memo(function Moves({ lure, moves, card, wants, measures }: MovesProps) {
+export const Moves = memo(function Moves({ lure, moves, chances, wants, measures }: MovesProps) {
   useEffect(() => leave, []);
   return (
     <section
@@ -55,8 +56,8 @@ export const Moves = memo(function Moves({ lure, moves, card, wants, measures }:
           <Button onClick={askAgain}>Work them out again</Button>
         </div>
       )}
-      {moves.state === 'ranked' && card && (
-        <MoveList lure={lure} moves={moves} card={card} wants={wants} measures={measures} />
+      {moves.state === 'ranked' && chances && (
+        <MoveList lure={lure} moves={moves} chances={chances} wants={wants} measures={measures} />
       )}
     </section>
   );
@@ -82,12 +83,12 @@ function stateWords(moves: MovesShown): string {
 function MoveList({
   lure,
   moves,
-  card,
+  chances,
   wants,
   measures,
-}: Omit<MovesProps, 'moves' | 'card'> & {
+}: Omit<MovesProps, 'moves' | 'chances'> & {
   readonly moves: Extract<MovesShown, { state: 'ranked' }>;
-  readonly card: Card;
+  readonly chances: Chances;
 }) {
   const { told, best, ranking, isDone } = moves;
   const isMet = ranking.before.allMusts >= REACHED;
@@ -102,7 +103,7 @@ function MoveList({
       )}
       {isDone && !isMet && mostMet < 0.5 && (
         <p className="py-1 text-sm" data-testid="in the way">
-          {inTheWayWords(card, wants, top && { ...top, allMusts: mostMet }, measures)}
+          {inTheWayWords(chances, top && { ...top, allMusts: mostMet }, measures)}
         </p>
       )}
       <ul className="grid gap-2 pt-1 xl:grid-cols-2" aria-label="Moves, the best first">

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { LureHistory } from '@/core/lure/history';
 import { predictionOf } from '@/desk/derived';
 import { closeSheet, useDesk } from '@/desk/desk-state';
@@ -11,9 +11,9 @@ import { pressFor } from '@/desk/header/press-for';
 import { useSoundKey, useUndoKeys } from '@/desk/keys';
 import { NotSaved } from '@/desk/NotSaved';
 import { changeMeasures, changeTheme } from '@/desk/settings';
-import { usePaintedHistory } from '@/desk/shown-lure';
+import { usePaintedHistory, usePaintedSpeed } from '@/desk/shown-lure';
 import { useSound } from '@/desk/sound/sound-state';
-import { retrieveSpeed, speedUnitOf } from '@/desk/speed';
+import { speedUnitOf } from '@/desk/speed';
 import { UNDO_WAYS } from '@/desk/ways-out';
 import { Boundary } from '@/ui/Boundary';
 import { latePart } from '@/ui/late-part';
@@ -53,19 +53,17 @@ interface TankWithProps extends OpenTankProps {
 function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
   const { lure } = history;
   const system = useDesk((state) => state.settings.system);
-  const retrieve = useDesk((state) => state.settings.retrieve);
   const water = useDesk((state) => state.settings.water);
   const outfit = useDesk((state) => state.settings.outfit);
   const bladeState = useDesk((state) => state.bladeState);
   const sheet = useDesk((state) => state.sheet);
   const isPlaying = useSound((state) => state.isPlaying);
-  const speedMps = retrieveSpeed(retrieve);
-  // The figures follow the hand at once, all that is drawn a moment later.
-  const drawnMps = useDeferredValue(speedMps);
-  const speedUnit = speedUnitOf(retrieve, system);
+  // The figures follow the hand at once, all else a moment later.
+  const speedMps = usePaintedSpeed();
+  const speedUnit = useDesk(({ settings }) => speedUnitOf(settings.retrieve, settings.system));
   const measures = useMemo(() => ({ system, speedUnit }), [system, speedUnit]);
   const learnt = useLearnt(painted.lure.build);
-  const prediction = predictionOf(painted.lure.build, water, drawnMps, bladeState, learnt);
+  const prediction = predictionOf(painted.lure.build, water, speedMps, bladeState, learnt);
   const [isPainted, setPainted] = useState(false);
   const onPainted = useCallback(() => {
     setPainted(true);
@@ -98,7 +96,7 @@ function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
             <Swimming
               lure={painted.lure}
               prediction={prediction}
-              speedMps={drawnMps}
+              speedMps={speedMps}
               system={system}
               onPainted={onPainted}
             />
@@ -110,7 +108,6 @@ function TankWith({ history, painted, isDark, onStands }: TankWithProps) {
             paintedBuild={painted.lure.build}
             prediction={prediction}
             speedMps={speedMps}
-            drawnMps={drawnMps}
             measures={measures}
           />
         )}

@@ -1,6 +1,6 @@
 'use client';
 
-import { DropdownMenu, Popover } from 'radix-ui';
+import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Build } from '@/core/lure/lure';
@@ -12,13 +12,14 @@ import { useDesk } from '@/desk/desk-state';
 import { shownOf } from '@/desk/figures/use-core';
 import { MENU, MENU_ITEM } from '@/desk/header/menu-looks';
 import { Button } from '@/ui/Button';
+import { PoppedUp } from '@/ui/PoppedUp';
 import { QuantityField } from '@/ui/QuantityField';
 import { useSize } from '@/ui/use-media';
 import type { CardMeasures } from '@/words/card-words';
 import { scriptWords } from '@/words/tank-words';
 import { atRetrieve, nameOf, SCRIPTS } from './scripts';
 import { changeTank } from './tank-state';
-import { useScriptPath } from './use-tank';
+import { useScriptPath } from './use-script-path';
 
 type Script = TankSettings['script'];
 
@@ -220,82 +221,76 @@ function Numbers({ script, measures }: { readonly script: Script; readonly measu
     if (next.some(({ speedMps }) => speedMps > 0)) put({ steps: next });
   };
   return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
+    <PoppedUp
+      label="The retrieve in numbers"
+      className="flex max-h-96 w-80 flex-col gap-2 overflow-y-auto"
+      trigger={
         <Button look="quiet" dense>
           in numbers
         </Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label="The retrieve in numbers"
-          sideOffset={4}
-          collisionPadding={12}
-          className="z-30 flex max-h-96 w-80 flex-col gap-2 overflow-y-auto rounded-md border border-line bg-panel p-3 shadow-lg"
-        >
-          {steps.map((step, i) => (
-            <div key={i} className="flex items-end gap-2">
-              <QuantityField
-                label={`Step ${i + 1}`}
-                kind="speed"
-                si={step.speedMps}
-                unit={speedUnit}
-                minSi={0}
-                maxSi={5}
-                onCommit={(speedMps) => putStep(i, { speedMps })}
-              />
-              <SecondsField
-                label="for, s"
-                seconds={step.seconds}
-                least={0.1}
-                onCommit={(seconds) => putStep(i, { seconds })}
-              />
-              <Button
-                look="quiet"
-                dense
-                aria-label={`Take step ${i + 1} out`}
-                disabled={steps.length === 1 || steps.every((each, k) => k === i || each.speedMps === 0)}
-                onClick={() => put({ steps: steps.filter((_, k) => k !== i) })}
-              >
-                ✕
-              </Button>
-            </div>
-          ))}
-          <div className="flex flex-wrap gap-1.5">
-            <Button
-              dense
-              disabled={steps.length >= MOST_STEPS}
-              onClick={() => put({ steps: [...steps, { seconds: 2, speedMps: 0.66 }] })}
-            >
-              One more step
-            </Button>
-            <Button
-              dense
-              disabled={steps.length >= MOST_STEPS}
-              onClick={() => put({ steps: [...steps, { seconds: 2, speedMps: 0 }] })}
-            >
-              A pause
-            </Button>
-          </div>
-          <SecondsField
-            label="Counted down before, s"
-            seconds={script.countdownS}
-            least={0}
-            onCommit={(countdownS) => put({ countdownS })}
+      }
+    >
+      {steps.map((step, i) => (
+        <div key={i} className="flex items-end gap-2">
+          <QuantityField
+            label={`Step ${i + 1}`}
+            kind="speed"
+            si={step.speedMps}
+            unit={speedUnit}
+            minSi={0}
+            maxSi={5}
+            onCommit={(speedMps) => putStep(i, { speedMps })}
           />
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-accent"
-              checked={script.isTrolled}
-              onChange={(event) => put({ isTrolled: event.target.checked })}
-            />
-            Trolled: the line stays as long
-          </label>
-          <p className="text-sm text-ink-soft">Speeds are in {UNITS[speedUnit].symbol}; 0 is a pause on slack line.</p>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <SecondsField
+            label="for, s"
+            seconds={step.seconds}
+            least={0.1}
+            onCommit={(seconds) => putStep(i, { seconds })}
+          />
+          <Button
+            look="quiet"
+            dense
+            aria-label={`Take step ${i + 1} out`}
+            disabled={steps.length === 1 || steps.every((each, k) => k === i || each.speedMps === 0)}
+            onClick={() => put({ steps: steps.filter((_, k) => k !== i) })}
+          >
+            ✕
+          </Button>
+        </div>
+      ))}
+      <div className="flex flex-wrap gap-1.5">
+        <Button
+          dense
+          disabled={steps.length >= MOST_STEPS}
+          onClick={() => put({ steps: [...steps, { seconds: 2, speedMps: 0.66 }] })}
+        >
+          One more step
+        </Button>
+        <Button
+          dense
+          disabled={steps.length >= MOST_STEPS}
+          onClick={() => put({ steps: [...steps, { seconds: 2, speedMps: 0 }] })}
+        >
+          A pause
+        </Button>
+      </div>
+      <SecondsField
+        label="Counted down before, s"
+        seconds={script.countdownS}
+        least={0}
+        onCommit={(countdownS) => put({ countdownS })}
+      />
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-accent"
+          checked={script.isTrolled}
+          onChange={(event) => put({ isTrolled: event.target.checked })}
+        />
+        Trolled: the line stays as long
+      </label>
+      <p className="text-sm text-ink-soft">Speeds are in {UNITS[speedUnit].symbol}; 0 is a pause on slack line.</p>
+    </PoppedUp>
   );
 }
 

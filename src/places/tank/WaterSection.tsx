@@ -1,6 +1,5 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import { memo, useRef } from 'react';
 import { fishingLine } from '@/core/hydro/outfit';
 import { lineCurve, type LinePoint } from '@/core/hydro/towed-line';
@@ -8,10 +7,12 @@ import { waterDensity } from '@/core/hydro/water';
 import type { Lure } from '@/core/lure/lure';
 import { pullOnLine } from '@/core/predict/ride';
 import type { Card } from '@/core/tune/card';
+import type { Chances } from '@/core/tune/chance';
 import type { Want } from '@/core/tune/target';
 import { openSheet, useDesk } from '@/desk/desk-state';
-import { changeSettings } from '@/desk/settings';
+import { changeRetrieve } from '@/desk/settings';
 import { Button } from '@/ui/Button';
+import { PoppedUp } from '@/ui/PoppedUp';
 import { QuantityField } from '@/ui/QuantityField';
 import { RadioRow } from '@/ui/RadioRow';
 import { useSize } from '@/ui/use-media';
@@ -24,12 +25,12 @@ export interface WaterSectionProps {
   readonly lure: Lure;
   readonly speedMps: number;
   readonly card: Card | null;
-  readonly wants: readonly Want[];
+  readonly chances: Chances | null;
   readonly measures: CardMeasures;
 }
 
 /** The water cut through along the line: rod tip, line, lure, bottom and weed, and the depth that is wanted. */
-export const WaterSection = memo(function WaterSection({ lure, speedMps, card, wants, measures }: WaterSectionProps) {
+export const WaterSection = memo(function WaterSection({ lure, speedMps, card, chances, measures }: WaterSectionProps) {
   const water = useDesk((state) => state.settings.water);
   const outfit = useDesk((state) => state.settings.outfit);
   const tank = useDesk((state) => state.settings.tank);
@@ -46,8 +47,8 @@ export const WaterSection = memo(function WaterSection({ lure, speedMps, card, w
           { forwardM: outfit.lineOutM, depthM: -outfit.tipHeightM },
         ];
   const depth = card?.lines.depthM ?? null;
-  const wanted = wants.find(({ line, weight }) => line === 'depthM' && weight !== 'whatever') ?? null;
-  const words = staysWords(card, wanted, tank, measures);
+  const met = chances?.each.find(({ want }) => want.line === 'depthM' && want.weight !== 'whatever') ?? null;
+  const words = staysWords(card, met, tank, measures);
   return (
     <section aria-label="The water" className="flex min-w-0 flex-col border-line sm:border-r">
       <div ref={box} className="relative h-26">
@@ -57,7 +58,7 @@ export const WaterSection = memo(function WaterSection({ lure, speedMps, card, w
             heightPx={size.height}
             curve={curve}
             depth={depth}
-            wanted={wanted}
+            wanted={met?.want ?? null}
             bottomM={tank.bottomM}
             weedM={tank.weedM}
             tipHeightM={outfit.tipHeightM}
@@ -79,55 +80,57 @@ export const WaterSection = memo(function WaterSection({ lure, speedMps, card, w
   );
 });
 
-/** What the water is like, and the line in it. */
 function WaterMenu() {
+  return (
+    <PoppedUp
+      label="Water and line"
+      className="flex w-72 flex-col gap-2"
+      trigger={
+        <Button look="quiet" dense className="whitespace-nowrap">
+          Water and line
+        </Button>
+      }
+    >
+      <WaterForm />
+    </PoppedUp>
+  );
+}
+
+/** What the water is like, and the line in it. */
+function WaterForm() {
   const { tank, system, retrieve } = useDesk((state) => state.settings);
   const unit = system === 'metric' ? 'm' : 'ft';
   const depth = (label: string, si: number, minSi: number, onCommit: (m: number) => void) => (
     <QuantityField label={label} kind="length" si={si} unit={unit} minSi={minSi} maxSi={60} onCommit={onCommit} />
   );
   const againstMps = retrieve.currentMps;
-  const setCurrent = (currentMps: number) => changeSettings({ retrieve: { ...retrieve, currentMps } });
+  const setCurrent = (currentMps: number) => changeRetrieve((now) => ({ ...now, currentMps }));
   return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
-        <Button look="quiet" dense className="whitespace-nowrap">
-          Water and line
-        </Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label="Water and line"
-          sideOffset={4}
-          collisionPadding={12}
-          className="z-30 flex w-72 flex-col gap-2 rounded-md border border-line bg-panel p-3 shadow-lg"
-        >
-          {depth('Bottom at', tank.bottomM, 0.2, (bottomM) => changeTank({ bottomM }))}
-          {depth('Weed stands up', tank.weedM, 0, (weedM) => changeTank({ weedM }))}
-          <QuantityField
-            label="Current"
-            kind="speed"
-            si={Math.abs(againstMps)}
-            unit={system === 'metric' ? 'mps' : 'mph'}
-            minSi={0}
-            maxSi={2}
-            onCommit={(mps) => setCurrent(againstMps < 0 ? -mps : mps)}
-          />
-          <RadioRow
-            label="Which way the current runs"
-            className="flex gap-1"
-            optionClassName="min-h-11 rounded-md border border-line px-2.5 text-sm aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
-            value={againstMps < 0 ? 'with' : 'against'}
-            options={[
-              { value: 'against', shown: 'against the lure' },
-              { value: 'with', shown: 'with it' },
-            ]}
-            onChange={(way) => setCurrent(way === 'with' ? -Math.abs(againstMps) : Math.abs(againstMps))}
-          />
-          <Button onClick={() => openSheet('ride')}>Line, rod and how it rides</Button>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <>
+      {depth('Bottom at', tank.bottomM, 0.2, (bottomM) => changeTank({ bottomM }))}
+      {depth('Weed stands up', tank.weedM, 0, (weedM) => changeTank({ weedM }))}
+      <QuantityField
+        label="Current"
+        kind="speed"
+        si={Math.abs(againstMps)}
+        unit={system === 'metric' ? 'mps' : 'mph'}
+        minSi={0}
+        maxSi={2}
+        onCommit={(mps) => setCurrent(againstMps < 0 ? -mps : mps)}
+      />
+      <RadioRow
+        label="Which way the current runs"
+        className="flex gap-1"
+        optionClassName="min-h-11 rounded-md border border-line px-2.5 text-sm aria-checked:border-accent aria-checked:bg-accent-soft aria-checked:font-semibold"
+        value={againstMps < 0 ? 'with' : 'against'}
+        options={[
+          { value: 'against', shown: 'against the lure' },
+          { value: 'with', shown: 'with it' },
+        ]}
+        onChange={(way) => setCurrent(way === 'with' ? -Math.abs(againstMps) : Math.abs(againstMps))}
+      />
+      <Button onClick={() => openSheet('ride')}>Line, rod and how it rides</Button>
+    </>
   );
 }
 

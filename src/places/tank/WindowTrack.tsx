@@ -79,7 +79,7 @@ export function WindowTrack({ line, said, after, want, measures, onWant }: Windo
   return (
     <div
       ref={track}
-      className="relative h-8 cursor-crosshair touch-pan-y"
+      className="relative h-8 cursor-crosshair touch-pan-y contain-layout contain-size"
       title="Draw over it what is wanted"
       data-testid={`track ${line}`}
       onPointerDown={onPointerDown}
@@ -97,18 +97,18 @@ export function WindowTrack({ line, said, after, want, measures, onWant }: Windo
       {said && (
         <>
           <span
-            className="absolute top-1/2 h-2 -translate-y-1/2 rounded-full bg-ink-soft/40"
+            className="absolute top-3 h-2 rounded-full bg-ink-soft/40"
             style={{ left: percent(said.low), width: `max(2px, ${100 * (share(said.high) - share(said.low))}%)` }}
           />
           <span
-            className="absolute top-1/2 size-2.5 -translate-x-1/2 -translate-y-1/2 rounded-full border border-panel bg-ink"
+            className="absolute top-2.75 -ml-1.25 size-2.5 rounded-full border border-panel bg-ink"
             style={{ left: percent(said.value) }}
           />
         </>
       )}
       {after && (
         <span
-          className="absolute top-1/2 size-3 -translate-x-1/2 -translate-y-1/2 rotate-45 border-2 border-accent bg-panel"
+          className="absolute top-2.5 -ml-1.5 size-3 rotate-45 border-2 border-accent bg-panel"
           style={{ left: percent(after.value) }}
           data-testid={`after ${line}`}
         />
@@ -153,7 +153,7 @@ function EdgeHandle({ edge, line, want, range: [from, to], at, measures, onKey }
       aria-valuemax={to}
       aria-valuenow={si}
       aria-valuetext={set === null ? 'open' : lineValue(line, set, measures)}
-      className={`absolute inset-y-0.5 w-1 -translate-x-1/2 cursor-ew-resize rounded focus-visible:outline-2 focus-visible:outline-offset-1 focus-visible:outline-accent ${set === null ? 'bg-transparent' : 'bg-good'}`}
+      className={`absolute inset-y-0.5 -ml-0.5 w-1 cursor-ew-resize rounded focus-visible:outline-2 focus-visible:outline-offset-1 focus-visible:outline-accent ${set === null ? 'bg-transparent' : 'bg-good'}`}
       style={{ left: at(si) }}
       onKeyDown={onKey}
     />
