@@ -55,6 +55,12 @@ const TIME_CRANK = `(to) => new Promise((resolve, reject) => {
   slider.dispatchEvent(new Event('input', { bubbles: true }));
 })`;
 
+/** As long as nothing to do takes until it is in a frame, ms. */
+const EMPTY_FRAME = `new Promise((resolve) => {
+  const started = performance.now();
+  requestAnimationFrame(() => scheduler.postTask(() => resolve(performance.now() - started), { priority: 'user-blocking' }));
+})`;
+
 async function crank(browser: Browser, base: string): Promise<Figure[]> {
   const page = await openTank(browser, base);
   await page.evaluate(COUNT_FRAMES);
@@ -67,6 +73,8 @@ async function crank(browser: Browser, base: string): Promise<Figure[]> {
     times.push(await page.evaluate<number>(`(${TIME_CRANK})(${(1 + 0.2 * ((i % 5) + 1)).toFixed(2)})`));
     await page.waitForTimeout(1200);
   }
+  const empty: number[] = [];
+  for (let i = 0; i < CRANKS; i++) empty.push(await page.evaluate<number>(EMPTY_FRAME));
   await page.context().close();
   return [
     {
@@ -74,7 +82,7 @@ async function crank(browser: Browser, base: string): Promise<Figure[]> {
       value: times.toSorted((a, b) => a - b)[Math.ceil(0.95 * CRANKS) - 1] ?? NaN,
       unit: 'ms',
       bar: 50,
-      note: `95th of ${CRANKS}; median ${median(times).toFixed(0)}`,
+      note: `95th of ${CRANKS}; median ${median(times).toFixed(0)}; an empty frame of the page ${median(empty).toFixed(0)}`,
     },
     {
       name: 'milliseconds a frame while it swims, blades turning',
@@ -86,55 +94,73 @@ async function crank(browser: Browser, base: string): Promise<Figure[]> {
   ];
 }
 
-/** From the choice of a target until so much stands among the moves, ms: some, and all ranked. */
-const TIME_MOVES = `(name) => new Promise((resolve, reject) => {
+/** From what is done until so much stands among the moves, ms: some, and all ranked. */
+const TIME_MOVES = (what: string) => `() => new Promise((resolve, reject) => {
   setTimeout(() => reject(new Error('bench: no moves came')), 60_000);
   const state = document.querySelector('[data-testid="moves state"]');
-  const item = [...document.querySelectorAll('[role="menuitem"]')].find(({ textContent }) => textContent === name);
   let started = 0;
   let first = 0;
   let tried = 0;
-  const look = setInterval(() => {
+  const look = () => {
     const now = Number(/^(\\d+) changes tried/.exec(state.textContent)?.[1] ?? 0);
-    if (started === 0 || now === 0) return;
-    if (first === 0) { first = performance.now() - started; tried = now; }
-    if (now === tried) return;
-    clearInterval(look);
-    resolve([first, performance.now() - started]);
-  }, 4);
+    if (first > 0 && now > tried) {
+      observer.disconnect();
+      resolve([first, performance.now() - started]);
+    }
+    // What stood there before is taken away first.
+    if (now === 0) wasEmpty = true;
+    if (first > 0 || now === 0 || !wasEmpty) return;
+    first = performance.now() - started;
+    tried = now;
+  };
+  let wasEmpty = false;
+  const observer = new MutationObserver(look);
+  observer.observe(state, { characterData: true, childList: true, subtree: true });
   started = performance.now();
-  item.click();
+  ${what}
 })`;
+
+const chosen = (name: string) =>
+  TIME_MOVES(
+    `[...document.querySelectorAll('[role="menuitem"]')].find(({ textContent }) => textContent === ${JSON.stringify(name)}).click();`,
+  );
+const cranked = (to: number) =>
+  TIME_MOVES(`
+    const slider = document.querySelector('input[type="range"][aria-label^="Retrieve"]');
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(slider, '${to}');
+    slider.dispatchEvent(new Event('input', { bubbles: true }));`);
 
 async function moves(browser: Browser, base: string): Promise<Figure[]> {
   const page = await openTank(browser, base);
-  const first: number[] = [];
-  const all: number[] = [];
+  const rests = () => page.waitForTimeout(8000);
+  const timesOf = (script: string) => page.evaluate<[number, number]>(`(${script})()`);
+  const ahead: [number, number][] = [];
+  const anew: [number, number][] = [];
+  await rests();
   for (let i = 0; i < TARGETS; i++) {
     await page.getByRole('button', { name: 'Wanted actions' }).click();
     const name = i % 2 === 0 ? 'Slow, a hard thump, and down' : 'Just under the surface';
     await page.getByRole('menuitem', { name }).waitFor();
-    const [a, b] = await page.evaluate<[number, number]>(`(${TIME_MOVES})(${JSON.stringify(name)})`);
-    first.push(a);
-    all.push(b);
-    await page.waitForTimeout(4000);
+    ahead.push(await timesOf(chosen(name)));
+    await rests();
+  }
+  for (let i = 0; i < TARGETS; i++) {
+    anew.push(await timesOf(cranked(1.2 + 0.15 * i)));
+    await rests();
   }
   await page.context().close();
   return [
-    {
-      name: `first moves of ${LARGEST.name} after a target is chosen`,
-      value: median(first),
-      unit: 'ms',
-      bar: 200,
-      note: `median of ${TARGETS}`,
-    },
-    {
-      name: '  all of them ranked',
-      value: median(all),
-      unit: 'ms',
-      bar: 1000,
-      note: `median of ${TARGETS}, ${Math.max(...all).toFixed(0)} at most`,
-    },
+    ...told(`moves of ${LARGEST.name} after a target is chosen`, ahead),
+    ...told('moves after the retrieve is changed, its card with them', anew),
+  ];
+}
+
+function told(name: string, times: readonly (readonly [number, number])[]): Figure[] {
+  const [first, all] = [times.map(([ms]) => ms), times.map(([, ms]) => ms)];
+  const most = (ms: readonly number[]) => `median of ${TARGETS}, ${Math.max(...ms).toFixed(0)} at most`;
+  return [
+    { name: `first ${name}`, value: median(first), unit: 'ms', bar: 200, note: most(first) },
+    { name: '  all of them ranked', value: median(all), unit: 'ms', bar: 1000, note: most(all) },
   ];
 }
 

@@ -53,6 +53,8 @@ function nextTurn(): Promise<void> {
 export interface Answerer {
   readonly answer: (id: number, job: string, args: readonly unknown[]) => Promise<unknown>;
   readonly cancel: (id: number) => void;
+  /** Answers between the steps of a long job: it is at work. */
+  readonly lives: () => true;
 }
 
 /** @param handOver passes the buffers of an answer on without a copy */
@@ -69,6 +71,7 @@ export function answerer(jobs: Jobs, handOver: <T extends object>(answer: T, buf
     cancel: (id) => {
       wanted.delete(id);
     },
+    lives: () => true,
   };
 }
 

@@ -21,6 +21,7 @@ import { followScript } from '../core/predict/retrieve-script';
 import { cardOf } from '../core/tune/card';
 import { promiseOf } from '../core/tune/promise';
 import { ranking, type RankAsked } from '../core/tune/rank';
+import { MovesTried, trying } from '../core/tune/tried';
 import { weighing } from '../core/prepared/weigh';
 import { atOnce, answerer, bySteps } from './answering';
 
@@ -33,6 +34,17 @@ function soundLoop(build: Build, water: Water, speedMps: number, asked: SoundLoo
 }
 
 type SoundLoopAsked = Required<Asked> & { readonly sound: SoundAsked };
+
+/** The moves of the lure last asked about, as tried so far: this worker's own, for as long as the lure and its setting stay. */
+let lastTried: { readonly of: string; readonly moves: MovesTried } | null = null;
+
+function triedSoFar({ lure, setting }: MovesAsked, own: readonly Part[]): MovesTried {
+  const of = JSON.stringify([lure.build, setting, own]);
+  if (lastTried?.of !== of) lastTried = { of, moves: new MovesTried(lure, setting, { own, catalogue: CATALOGUE }) };
+  return lastTried.moves;
+}
+
+type MovesAsked = Pick<RankAsked, 'lure' | 'setting'>;
 
 const jobs = {
   soundLoop: atOnce(soundLoop),
@@ -48,8 +60,13 @@ const jobs = {
   cardOf: atOnce(cardOf),
   followScript: atOnce(followScript),
   promiseOf: atOnce(promiseOf),
-  ranking: bySteps((asked: Omit<RankAsked, 'parts'>, ownParts: readonly Part[]) =>
-    ranking({ ...asked, parts: { own: ownParts, catalogue: CATALOGUE } }),
+  tryMoves: bySteps((asked: MovesAsked, ownParts: readonly Part[]) => trying(triedSoFar(asked, ownParts))),
+  ranking: bySteps((asked: Omit<RankAsked, 'parts' | 'tried'>, ownParts: readonly Part[]) =>
+    ranking({
+      ...asked,
+      parts: { own: ownParts, catalogue: CATALOGUE },
+      tried: triedSoFar(asked, ownParts),
+    }),
   ),
   mendings: atOnce((lure: Lure, context: FindingsContext, ownParts: readonly Part[]) =>
     mendings(lure, context, [...ownParts, ...CATALOGUE]),

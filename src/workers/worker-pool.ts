@@ -5,7 +5,7 @@
 import type { Remote } from 'comlink';
 import { CANCELLED, type Answerer } from './answering';
 
-/** Nothing asked of a worker takes a tenth of this; a worker that was taken away says nothing at all. */
+/** One that is silent so long is asked whether it lives; one that was taken away says nothing to that either. */
 const SILENT_AFTER_MS = 8_000;
 /** So often a job is given to a worker before it is given up. */
 const MOST_TRIES = 2;
@@ -116,14 +116,27 @@ type Outcome =
 
 function answerOf({ worker, door }: StartedWorker, { id, job, args, silentAfterMs }: Waiting): Promise<Outcome> {
   return new Promise((resolve) => {
+    let isSettled = false;
     const settle = (outcome: Outcome) => {
+      isSettled = true;
       clearTimeout(timer);
       worker.removeEventListener('error', onError);
       resolve(outcome);
     };
     const isDead = (reason: string) => settle({ is: 'dead', reason: new Error(reason) });
     const onError = (event: ErrorEvent) => isDead(event.message || 'the worker stopped');
-    const timer = setTimeout(() => isDead('the worker gave no answer'), silentAfterMs);
+    let timer = setTimeout(askIfAlive, silentAfterMs);
+    function askIfAlive() {
+      timer = setTimeout(() => isDead('the worker gave no answer'), silentAfterMs);
+      void door.lives().then(
+        () => {
+          if (isSettled) return;
+          clearTimeout(timer);
+          timer = setTimeout(askIfAlive, silentAfterMs);
+        },
+        () => undefined,
+      );
+    }
     worker.addEventListener('error', onError);
     door.answer(id, job, args).then(
       (answer) => settle({ is: 'answered', answer }),

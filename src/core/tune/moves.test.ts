@@ -20,6 +20,7 @@ import { movesOf } from './offered';
 import { areTied, promiseOf } from './promise';
 import { LEAST_GAIN, rank } from './rank';
 import { CARD_LINES, type CardLine, type Want } from './target';
+import { MovesTried, trying } from './tried';
 import { areTwins } from './twins';
 
 const random = seeded(1717);
@@ -190,6 +191,27 @@ describe('the ranking', () => {
       'within 0.1 in nine of ten',
     );
     expect(nineInTen).toBeLessThan(0.1);
+  }, 180_000);
+
+  it('is the same from moves that were tried before anything was wanted, whatever is wanted then', () => {
+    for (const slug of ['aalmo-link', 'torvane-lanes']) {
+      const lure = demoLure(slug);
+      const setting = { water: LAKE_WATER, speedMps: 0.7 };
+      const card = cardOf(lure.build, LAKE_WATER, 0.7, { sound: null });
+      const parts = someParts();
+      const tried = new MovesTried(lure, setting, parts);
+      expect(Array.from(trying(tried)).length).toBeGreaterThan(movesOf(lure, parts).length);
+      for (let n = 0; n < 4; n++) {
+        const asked = { lure, setting, card, wants: targetFor(card, CARD_LINES), parts };
+        const [fresh, kept] = [rank(asked), rank({ ...asked, tried })];
+        expect(kept.tried).toBe(fresh.tried);
+        const worths = new Map(fresh.ranked.map(({ move, after }) => [move.key, after.worth]));
+        const common = kept.ranked.filter(({ move }) => worths.has(move.key));
+        expect(common.length).toBeGreaterThanOrEqual(0.95 * Math.max(fresh.ranked.length, kept.ranked.length));
+        for (const { move, after } of common)
+          expect(Math.abs(after.worth - (worths.get(move.key) ?? 2)), `${slug}: ${move.key}`).toBeLessThan(0.01);
+      }
+    }
   }, 180_000);
 
   it('puts the smaller trouble first where two gain the same, and what gains before what only comes nearer', () => {

@@ -7,19 +7,16 @@
  * which comes nearest: how far, in half widths of each line, the middles of the musts lie outside their windows, as the
  * root of the squares. Trouble is told in minutes.
  */
-import { itemOf, type Build, type Lure } from '../lure/lure';
+import type { Lure } from '../lure/lure';
 import type { Banded } from '../predict/band';
 import type { Asked } from '../predict/predict';
-import { prepare, type Figures, type Prepared, type Setting } from '../prepared/prepared';
-import { planMake } from '../make/plan';
-import { once } from '../once';
+import type { Setting } from '../prepared/prepared';
 import { cardOf, type Card } from './card';
 import { chancesWith, drawTogether, halfWidthsTo, linesOf } from './chance';
-import { effortOf, type Effort } from './effort';
-import { carried, middlesOf, type Middles } from './middles';
-import type { Move } from './move';
-import { movesInTurn, type PartsAtHand } from './offered';
+import { carried, type Middles } from './middles';
+import type { PartsAtHand } from './offered';
 import type { CardLine, Want } from './target';
+import { MovesTried, OF_SOUND, type TriedMove } from './tried';
 
 /** How a lure stands to a target. */
 export interface Standing {
@@ -30,12 +27,8 @@ export interface Standing {
   readonly distance: number;
 }
 
-export interface Ranked {
-  readonly move: Move;
+export interface Ranked extends Omit<TriedMove, 'middles'> {
   readonly after: Standing;
-  readonly effort: Effort;
-  /** A part has to be got: it is none of the builder's own. */
-  readonly isBought: boolean;
   /** It makes the target likelier; else it only comes nearer to it. */
   readonly gains: boolean;
   readonly worthOfTrouble: number;
@@ -59,6 +52,8 @@ export interface RankAsked {
   readonly asked?: Asked;
   /** So many moves at most, the most telling first; all unless told. */
   readonly most?: number;
+  /** The moves of the same lure in the same setting, as tried before. */
+  readonly tried?: MovesTried;
 }
 
 /** Less is no gain: within the luck of the draws. */
@@ -88,32 +83,16 @@ export function* ranking(asked: RankAsked): Generator<number, Ranking> {
     });
   const lines = linesOf(wants);
   const judge = judging(card, wants, lines);
-  const prepared = prepare(lure, setting);
-  const middles = (figures: Figures, build = lure.build) => middlesOf(figures, build, lines, setting);
-  const now = middles(prepared.figures);
+  const moves = asked.tried ?? new MovesTried(lure, setting, parts);
+  const now = moves.now(lines);
   const before = judge(now, now);
-  const own = new Set(parts.own.map(({ id }) => id));
-  const efforts = new Map<string, Effort>();
-  const whole = once(() => {
-    const plan = planMake(lure.build);
-    const tools = plan.outcome === 'planned' ? [...new Set(plan.steps.flatMap((step) => step.tools))] : [];
-    return { minutes: plan.outcome === 'planned' ? plan.minutes : UNPLANNED_MINUTES, tools };
-  });
   const ranked: Ranked[] = [];
   let tried = 0;
-  for (const move of movesInTurn(lure, parts)) {
+  for (const one of moves.each(lines)) {
     if (tried === most) break;
-    tried++;
-    const done = doneTo(prepared, lure, move);
-    if (done) {
-      const effort = efforts.get(move.place) ?? effortOf(move, lure.build, done.build, whole);
-      efforts.set(move.place, effort);
-      const brought = 'part' in move && BRINGS_A_PART.has(move.code) ? [move.part, ...move.twins] : [];
-      const isBought = brought.length > 0 && !brought.some(({ id }) => own.has(id));
-      const one = rankedOf(move, before, judge(now, middles(done.figures, done.build)), effort, isBought);
-      if (one) ranked.push(one);
-    }
-    yield tried;
+    yield ++tried;
+    const found = one && rankedOf(one, before, judge(now, one.middles));
+    if (found) ranked.push(found);
   }
   return { before, ranked: ranked.sort(bestFirst), tried };
 }
@@ -125,26 +104,6 @@ export function rank(asked: RankAsked): Ranking {
     const step = work.next();
     if (step.done) return step.value;
   }
-}
-
-const OF_SOUND: ReadonlySet<CardLine> = new Set<CardLine>(['levelDb', 'centroidHz']);
-const BRINGS_A_PART: ReadonlySet<Move['code']> = new Set<Move['code']>(['swap', 'add', 'takeWire']);
-/** Of a lure whose order of work is not known. */
-const UNPLANNED_MINUTES = 30;
-
-/** The lure with a move made; null where it cannot be. */
-function doneTo(
-  prepared: Prepared,
-  { build }: Lure,
-  move: Move,
-): { readonly build: Build; readonly figures: Figures } | null {
-  if (move.code === 'swap') {
-    const { item, part } = move;
-    const items = { ...build.items, [item]: { ...itemOf(build, item), part } };
-    return { build: { ...build, items }, figures: prepared.swap(item, part) };
-  }
-  const next = prepared.after(move.edits);
-  return next.ok ? { build: next.prepared.lure.build, figures: next.prepared.figures } : null;
 }
 
 /** Holds middles against what is wanted, with the luck of one set of draws. */
@@ -171,24 +130,18 @@ function distanceOf(saidOf: (line: CardLine) => Banded | null, wants: readonly W
 }
 
 /** Minutes that a move is worth taking into account by. */
-export function troubleOf({ effort, isBought }: Pick<Ranked, 'effort' | 'isBought'>): number {
+export function troubleOf({ effort, isBought }: Pick<TriedMove, 'effort' | 'isBought'>): number {
   const spoils = effort.undoing === 'destroys' ? DESTROYING_MINUTES : 0;
   return ANY_MINUTES + effort.minutes + (isBought ? BUYING_MINUTES : 0) + spoils;
 }
 
-function rankedOf(move: Move, before: Standing, after: Standing, effort: Effort, isBought: boolean): Ranked | null {
+function rankedOf({ move, effort, isBought }: TriedMove, before: Standing, after: Standing): Ranked | null {
   const gain = after.worth - before.worth;
   const nearer = before.distance - after.distance;
   if (gain < LEAST_GAIN && !(nearer > LEAST_NEARER && gain > -LEAST_GAIN)) return null;
   const gains = gain >= LEAST_GAIN;
-  return {
-    move,
-    after,
-    effort,
-    isBought,
-    gains,
-    worthOfTrouble: (gains ? gain : nearer) / troubleOf({ effort, isBought }),
-  };
+  const worthOfTrouble = (gains ? gain : nearer) / troubleOf({ effort, isBought });
+  return { move, effort, isBought, after, gains, worthOfTrouble };
 }
 
 function bestFirst(a: Ranked, b: Ranked): number {

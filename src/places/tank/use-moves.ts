@@ -14,7 +14,7 @@ import type { Ranked, Ranking } from '@/core/tune/rank';
 import type { Want } from '@/core/tune/target';
 import { useDesk } from '@/desk/desk-state';
 import { useLearnt } from '@/desk/figures/use-core';
-import { askCore } from '@/workers/core-client';
+import { askCore, askCoreOfMoves } from '@/workers/core-client';
 
 /** So many moves are told with their whole card. */
 const TOLD = 8;
@@ -47,6 +47,9 @@ interface MovesQuestion {
   readonly round: number;
 }
 
+/** The hand rests so long before moves are tried that nobody has asked for. */
+const REST_MS = 600;
+
 /** The moves of the lure towards what is wanted: ranked in the worker, the first of them with all they promise. */
 export function useMoves(lure: Lure, card: Card | null, wants: readonly Want[]): MovesShown {
   const water = useDesk((state) => state.settings.water);
@@ -58,9 +61,7 @@ export function useMoves(lure: Lure, card: Card | null, wants: readonly Want[]):
   const learnt = useLearnt(lure.build);
   const question = useMemo(
     (): MovesQuestion | null =>
-      card && wants.length > 0
-        ? { lure, card, wants, water, outfit, bladeState, learnt, ownParts, rules, round }
-        : null,
+      card && { lure, card, wants, water, outfit, bladeState, learnt, ownParts, rules, round },
     [lure, card, wants, water, outfit, bladeState, learnt, ownParts, rules, round],
   );
   const [held, setHeld] = useState<{ readonly of: MovesQuestion | null; readonly shown: MovesShown }>({
@@ -70,30 +71,42 @@ export function useMoves(lure: Lure, card: Card | null, wants: readonly Want[]):
   useEffect(() => {
     if (!question) return;
     const wanting = new AbortController();
-    const show = (shown: MovesShown) => !wanting.signal.aborted && setHeld({ of: question, shown });
-    rankAndPromise(question, wanting.signal, show).catch((error: unknown) =>
-      show({ state: 'failed', reason: error instanceof Error ? error.message : String(error) }),
-    );
+    const { signal } = wanting;
+    const show = (shown: MovesShown) => !signal.aborted && setHeld({ of: question, shown });
+    const ranked =
+      question.wants.length === 0
+        ? Promise.resolve()
+        : rankAndPromise(question, signal, show).catch((error: unknown) =>
+            show({ state: 'failed', reason: error instanceof Error ? error.message : String(error) }),
+          );
+    void ranked.then(() => tryAhead(question, signal));
     return () => wanting.abort();
   }, [question]);
-  if (!question) return { state: card && wants.length === 0 ? 'nothingWanted' : 'working' };
+  if (!question) return { state: 'working' };
+  if (wants.length === 0) return { state: 'nothingWanted' };
   return held.of === question ? held.shown : { state: 'working' };
 }
 
-async function rankAndPromise(
-  { lure, card, wants, water, outfit, bladeState, learnt, ownParts, rules }: MovesQuestion,
-  signal: AbortSignal,
-  show: (shown: MovesShown) => void,
-) {
+const askedOf = ({ lure, card, water, outfit }: MovesQuestion) => ({
+  lure,
+  setting: { water, outfit, speedMps: card.speedMps },
+});
+
+/** Tries every move while nobody waits: whatever is wanted next is then soon ranked. */
+async function tryAhead(question: MovesQuestion, signal: AbortSignal) {
+  await new Promise((resolve) => setTimeout(resolve, REST_MS));
+  // Given up, or it failed: it is tried again once something is wanted, and told then.
+  await askCoreOfMoves('tryMoves', [askedOf(question), question.ownParts], { signal }).catch(() => undefined);
+}
+
+async function rankAndPromise(question: MovesQuestion, signal: AbortSignal, show: (shown: MovesShown) => void) {
+  const { lure, card, wants, water, outfit, bladeState, learnt, ownParts, rules } = question;
   const asked = { outfit, state: bladeState, learnt };
   const { speedMps } = card;
   const ask = (most?: number) =>
-    askCore(
+    askCoreOfMoves(
       'ranking',
-      [
-        { lure, setting: { water, outfit, speedMps }, card, wants, asked, ...(most === undefined ? {} : { most }) },
-        ownParts,
-      ],
+      [{ ...askedOf(question), card, wants, asked, ...(most === undefined ? {} : { most }) }, ownParts],
       { signal },
     );
   const first = await ask(AT_FIRST);
