@@ -6,6 +6,7 @@ import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { Build } from '@/core/lure/lure';
 import { decimalText, showSpeed } from '@/core/units/write';
 import type { Retrieve } from '@/data/settings';
+import { LaidAlone } from '@/ui/LaidAlone';
 import { QuantityField } from '@/ui/QuantityField';
 import { RadioRow } from '@/ui/RadioRow';
 import { BLADE_STATE_WORDS } from '@/words/spin-words';
@@ -61,15 +62,17 @@ function SpeedSaid() {
   const retrieve = useDesk((state) => state.settings.retrieve);
   const system = useDesk((state) => state.settings.system);
   return (
-    <p className="flex items-baseline gap-x-1.5 whitespace-nowrap">
-      <span className="measure text-2xl font-semibold">{decimalText(retrieveNumber(retrieve), 2)}</span>
-      <span className="text-sm">{unitWords(retrieve)}</span>
-      {retrieve.by === 'reel' && (
-        <span className="text-sm text-ink-soft" data-testid="speed-words">
-          = {showSpeed(retrieveSpeed(retrieve), speedUnitOf(retrieve, system))}
-        </span>
-      )}
-    </p>
+    <LaidAlone className="h-9">
+      <p className="flex items-baseline gap-x-1.5 whitespace-nowrap">
+        <span className="measure text-2xl font-semibold">{decimalText(retrieveNumber(retrieve), 2)}</span>
+        <span className="text-sm">{unitWords(retrieve)}</span>
+        {retrieve.by === 'reel' && (
+          <span className="text-sm text-ink-soft" data-testid="speed-words">
+            = {showSpeed(retrieveSpeed(retrieve), speedUnitOf(retrieve, system))}
+          </span>
+        )}
+      </p>
+    </LaidAlone>
   );
 }
 

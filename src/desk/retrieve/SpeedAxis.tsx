@@ -60,22 +60,38 @@ export function SpeedAxis({ build, rateHz, turns }: SpeedAxisProps) {
   );
 }
 
-/** Where on the curve the retrieve is. @param rateShare of the axis' height; null where the rate is not on it */
+/** Room beside the plot for half a dot. */
+const EDGE_PX = 6;
+
+/**
+ * Where on the curve the retrieve is: moved over the plot as a whole, so that nothing is laid out anew.
+ * @param rateShare of the axis' height; null where the rate is not on it
+ */
 function SpeedMark({ rateShare }: { readonly rateShare: number | null }) {
   const share = useDesk(({ settings }) => Math.min(1, retrieveSpeed(settings.retrieve) / FASTEST_SHOWN_MPS));
   return (
     <div
       aria-hidden
-      className="pointer-events-none absolute contain-layout contain-size"
-      style={{ left: CURVE.leftPx, right: CURVE.rightPx, top: 4 + CURVE.topPx, height: CURVE.plotPx }}
+      className="pointer-events-none absolute overflow-x-clip"
+      style={{
+        left: CURVE.leftPx - EDGE_PX,
+        right: CURVE.rightPx - EDGE_PX,
+        top: 4 + CURVE.topPx,
+        height: CURVE.plotPx,
+      }}
     >
-      <span className="absolute inset-y-0 border-l border-dashed border-ink-soft" style={{ left: `${share * 100}%` }} />
-      {rateShare !== null && (
-        <span
-          className="absolute -mb-1.25 -ml-1.25 size-2.5 rounded-full border border-panel bg-ink"
-          style={{ left: `${share * 100}%`, bottom: `${rateShare * 100}%` }}
-        />
-      )}
+      <div
+        className="absolute inset-y-0"
+        style={{ left: EDGE_PX, right: EDGE_PX, transform: `translateX(${share * 100}%)` }}
+      >
+        <span className="absolute inset-y-0 left-0 border-l border-dashed border-ink-soft" />
+        {rateShare !== null && (
+          <span
+            className="absolute left-0 -mb-1.25 -ml-1.25 size-2.5 rounded-full border border-panel bg-ink"
+            style={{ bottom: `${rateShare * 100}%` }}
+          />
+        )}
+      </div>
     </div>
   );
 }
@@ -86,24 +102,25 @@ function SpeedSlider() {
   // One step of the slider is a hundredth of what is said: of a handle turn, or of a metre a second.
   const perUnitMps = isReel ? retrieve.linePerTurnM : 1;
   return (
-    <input
-      type="range"
-      aria-label={isReel ? 'Retrieve, handle turns a second' : 'Retrieve, speed'}
-      className="block h-6 accent-accent max-sm:h-11 pointer-coarse:h-11"
-      style={{
-        marginLeft: CURVE.leftPx - THUMB_PX / 2,
-        width: `calc(100% - ${CURVE.leftPx + CURVE.rightPx - THUMB_PX}px)`,
-      }}
-      min={0}
-      max={FASTEST_SHOWN_MPS / perUnitMps}
-      step={0.01}
-      value={Math.min(retrieveSpeed(retrieve), FASTEST_SHOWN_MPS) / perUnitMps}
-      aria-valuetext={isReel ? `${decimalText(retrieve.turnsPerS, 2)} handle turns a second` : speedInWords(retrieve)}
-      onChange={(event) => {
-        const speedMps = Number(event.target.value) * perUnitMps;
-        changeRetrieve((now) => atSpeed(now, speedMps));
-      }}
-    />
+    <div
+      className="h-6 contain-layout contain-size max-sm:h-11 pointer-coarse:h-11"
+      style={{ marginLeft: CURVE.leftPx - THUMB_PX / 2, marginRight: CURVE.rightPx - THUMB_PX / 2 }}
+    >
+      <input
+        type="range"
+        aria-label={isReel ? 'Retrieve, handle turns a second' : 'Retrieve, speed'}
+        className="block size-full accent-accent"
+        min={0}
+        max={FASTEST_SHOWN_MPS / perUnitMps}
+        step={0.01}
+        value={Math.min(retrieveSpeed(retrieve), FASTEST_SHOWN_MPS) / perUnitMps}
+        aria-valuetext={isReel ? `${decimalText(retrieve.turnsPerS, 2)} handle turns a second` : speedInWords(retrieve)}
+        onChange={(event) => {
+          const speedMps = Number(event.target.value) * perUnitMps;
+          changeRetrieve((now) => atSpeed(now, speedMps));
+        }}
+      />
+    </div>
   );
 }
 

@@ -9,6 +9,7 @@ import type { CardLine, Target, Want } from '@/core/tune/target';
 import { askAgain } from '@/desk/desk-state';
 import type { Asked } from '@/desk/figures/use-core';
 import { Button } from '@/ui/Button';
+import { LaidAlone } from '@/ui/LaidAlone';
 import { PoppedUp } from '@/ui/PoppedUp';
 import {
   againstWords,
@@ -159,8 +160,10 @@ const CardRow = memo(function CardRow({ line, said, word, after, want, chance, w
         </p>
         <WantButton line={line} want={want} wanted={wanted} measures={measures} />
       </div>
-      <WindowTrack line={line} said={said} after={after ?? null} want={want} measures={measures} onWant={put} />
-      <div className="h-10 text-right leading-tight whitespace-nowrap contain-strict">
+      <div>
+        <WindowTrack line={line} said={said} after={after ?? null} want={want} measures={measures} onWant={put} />
+      </div>
+      <LaidAlone className="h-10 text-right leading-tight whitespace-nowrap">
         {said ? (
           <p title={`${lineBand(line, said, measures)} ${unit.unit}. ${why}`}>
             <ValueNow line={line} unit={unit} /> <span className="text-sm">{unit.unit}</span>
@@ -179,7 +182,7 @@ const CardRow = memo(function CardRow({ line, said, word, after, want, chance, w
         >
           {isWanted ? `${isMet ? '✓' : '✗'} ${oftenWords(chance ?? 0)}` : (word ?? '')}
         </p>
-      </div>
+      </LaidAlone>
     </li>
   );
 });
