@@ -53,3 +53,11 @@ export const COUNT_FRAMES = `
 `;
 /** What was counted since. */
 export const FRAMES_SO_FAR = `(() => { const f = window.frames_; return { perS: f.count / ((performance.now() - f.from) / 1000), longest: f.longest }; })()`;
+
+/** As text, as all that runs in the page. What waits for the frame comes before whatever else waits. */
+export const AFTER_FRAME = `(done) => requestAnimationFrame(() => scheduler.postTask(done, { priority: 'user-blocking' }))`;
+
+export const EMPTY_FRAME = `new Promise((resolve) => {
+  const started = performance.now();
+  (${AFTER_FRAME})(() => resolve(performance.now() - started));
+})`;

@@ -4,7 +4,7 @@
  */
 import type { Browser, Page } from '@playwright/test';
 import { median, type Figure } from './measure';
-import { COUNT_FRAMES, FRAMES_SO_FAR, LARGEST, MARK_WHEN_DRAWN, openAt } from './page';
+import { AFTER_FRAME, COUNT_FRAMES, EMPTY_FRAME, FRAMES_SO_FAR, LARGEST, MARK_WHEN_DRAWN, openAt } from './page';
 
 const CRANKS = 30;
 const TARGETS = 6;
@@ -49,16 +49,10 @@ const TIME_CRANK = `(to) => new Promise((resolve, reject) => {
   const started = performance.now();
   new MutationObserver((_, observer) => {
     observer.disconnect();
-    requestAnimationFrame(() => scheduler.postTask(() => resolve(performance.now() - started), { priority: 'user-blocking' }));
+    (${AFTER_FRAME})(() => resolve(performance.now() - started));
   }).observe(told, { characterData: true, childList: true, subtree: true });
   Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(slider, String(to));
   slider.dispatchEvent(new Event('input', { bubbles: true }));
-})`;
-
-/** As long as nothing to do takes until it is in a frame, ms. */
-const EMPTY_FRAME = `new Promise((resolve) => {
-  const started = performance.now();
-  requestAnimationFrame(() => scheduler.postTask(() => resolve(performance.now() - started), { priority: 'user-blocking' }));
 })`;
 
 async function crank(browser: Browser, base: string): Promise<Figure[]> {

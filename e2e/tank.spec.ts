@@ -56,6 +56,71 @@ test('“make it act like that one”: windows about what the other lure does', 
   await expect(tank.row('depthM')).toContainText('✓');
 });
 
+test('a clacker from right to silent and back by offered moves; what would make it drag says so first', async ({
+  page,
+}) => {
+  const tank = new TankPage(page);
+  await tank.open('lommer-clapper');
+  const noise = tank.row('levelDb');
+  await expect(noise).toContainText('clack');
+  const loud = await tank.value('levelDb');
+  await tank.want('levelDb', { most: String(loud - 6) });
+  await page.keyboard.press('Escape');
+  await tank.ranked();
+  await expect(tank.moves().filter({ hasText: 'But first: Blade drags on the head' }).first()).toBeVisible();
+  const shorter = tank.moves().filter({ hasText: 'Arm 4.0 mm shorter' });
+  await expect(shorter).toContainText('But first: Blade does not reach the head: no clack');
+  await expect(shorter).toContainText('The clack goes.');
+  await shorter.getByRole('button', { name: /^Make it a version/ }).click();
+  await page.mouse.move(5, 5);
+  await expect.poll(() => tank.value('levelDb')).toBeLessThan(loud - 6);
+  await tank.take('Want nothing');
+  await expect(noise).not.toContainText('clack');
+  await tank.want('levelDb', { least: String(loud - 2) });
+  await page.keyboard.press('Escape');
+  await tank.ranked();
+  const longer = tank.moves().filter({ hasText: 'Arm 4.0 mm longer' });
+  await expect(longer).toContainText('Mends: Blade does not reach the head: no clack');
+  await longer.getByRole('button', { name: /^Make it a version/ }).click();
+  await expect.poll(() => tank.value('levelDb')).toBe(loud);
+});
+
+test('a part that has gone is offered no more', async ({ bench, page, context }) => {
+  await bench.open('/bench?lure=torvane-lanes');
+  await bench.unit(/head/i).click();
+  await bench.button(/^Copy .* and change it$/).click();
+  const form = page.getByRole('dialog', { name: 'A part of your own' });
+  await form.getByLabel('Mass', { exact: true }).fill('25 g');
+  await form.getByLabel('Mass', { exact: true }).press('Enter');
+  await form.getByLabel('What you call it').fill('Runa’s head');
+  await form.getByRole('button', { name: 'Keep this part' }).click();
+  const tank = new TankPage(await context.newPage());
+  await tank.open('torvane-lanes');
+  await tank.want('massKg', { least: String((await tank.value('massKg')) + 6) });
+  await tank.page.keyboard.press('Escape');
+  await tank.ranked();
+  const offered = tank.moves().filter({ hasText: 'Runa’s head' });
+  await expect(offered).toBeVisible();
+  await expect(offered).not.toContainText('a part to get');
+  await page.getByRole('button', { name: 'Put away Runa’s head' }).click();
+  await expect(offered).toHaveCount(0);
+  await tank.ranked();
+  await expect(offered).toHaveCount(0);
+});
+
+test('the current against the lure turns its blades faster than still water, with it slower', async ({ page }) => {
+  const tank = new TankPage(page);
+  await tank.open('torvane-lanes');
+  const still = await tank.value('rateHz');
+  await page.getByRole('button', { name: 'Water and line' }).click();
+  const form = page.getByRole('dialog', { name: 'Water and line' });
+  await form.getByLabel('Current').first().fill('0.2 m/s');
+  await form.getByLabel('Current').first().press('Enter');
+  await expect.poll(() => tank.value('rateHz')).toBeGreaterThan(still);
+  await form.getByRole('radio', { name: 'with it' }).click();
+  await expect.poll(() => tank.value('rateHz')).toBeLessThan(still);
+});
+
 test('wishes that work against each other are named; what stands in the way is told', async ({ page }) => {
   const tank = new TankPage(page);
   await tank.open('hovna-lantern');

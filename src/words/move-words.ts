@@ -9,9 +9,11 @@ import type { Reason } from '../core/tune/promise';
 import { decimalText, pullInWeight, showLength, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
 import { bendAngle, bendName, twistAngle } from './bend-words';
+import { capital } from './capital';
 import { LINE_WORDS, lineValue, type CardMeasures } from './card-words';
 import { costWords } from './finding-words';
 import { finishWords, FIXING_WORDS, partTitle } from './part-words';
+import { NOISE_WORDS } from './sound-words';
 
 /** What is done, as one would tell a friend. */
 export function moveWords(move: MoveCode, build: Build, system: UnitSystem): string {
@@ -104,6 +106,9 @@ const GROWS: Readonly<Record<keyof typeof LEVER_NAMES, readonly [more: string, l
   bladeThickness: ['thicker', 'thinner'],
 };
 
+/** Less is told as 0.0 g. */
+const LEAST_PULL_N = 0.0005;
+
 /** Why a move helps, in one sentence from what moves the line in the model. */
 export function reasonWords(reason: Reason, measures: CardMeasures): string {
   const line = LINE_WORDS[reason.line].name.toLowerCase();
@@ -116,9 +121,20 @@ export function reasonWords(reason: Reason, measures: CardMeasures): string {
     const [was, is] = ratesHz.map((rate) => decimalText(rate, 1));
     return `Its blade turns ${is} a second instead of ${was} and pulls ${pulls(dragsN[1])} instead of ${pulls(dragsN[0])}.`;
   }
+  if (reason.by === 'noises') {
+    const said = (kinds: typeof reason.gone, one: string, more: string) => {
+      const names = [...new Set(kinds.map((kind) => NOISE_WORDS[kind]))];
+      return names.length > 0 ? [`the ${names.join(' and the ')} ${names.length > 1 ? more : one}`] : [];
+    };
+    return `${capital([...said(reason.gone, 'goes', 'go'), ...said(reason.come, 'comes', 'come')].join(', '))}.`;
+  }
   if (reason.by === 'forces') {
-    const pull = (newtons: number) => `${pulls(newtons)} ${newtons < 0 ? 'less' : 'more'}`;
-    return `It changes the ${line} by ${pull(reason.sinkingN)} weight in water and ${pull(reason.dragN)} drag.`;
+    const pull = (newtons: number, of: string) =>
+      Math.abs(newtons) < LEAST_PULL_N ? [] : [`${pulls(newtons)} ${newtons < 0 ? 'less' : 'more'} ${of}`];
+    const by = [...pull(reason.sinkingN, 'weight in water'), ...pull(reason.dragN, 'drag')];
+    return by.length > 0
+      ? `It changes the ${line} by ${by.join(' and ')}.`
+      : `It changes the ${line} by how its parts lie.`;
   }
   const { lever, ratio, tenth, isShare } = reason;
   const [more, less] = GROWS[lever];

@@ -50,6 +50,9 @@ function scaleOf(line: CardLine): Scale {
   return OWN_SCALES[line] ?? 'share';
 }
 
+/** What is heard. */
+export const OF_SOUND: ReadonlySet<CardLine> = new Set<CardLine>(['levelDb', 'centroidHz']);
+
 /** Lines that are only said of blades that turn. */
 export const OF_TURNING: ReadonlySet<CardLine> = new Set([
   'rateHz',

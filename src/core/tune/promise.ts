@@ -9,10 +9,11 @@ import { moversOf, type Lever, type MovedOutput } from '../predict/movers';
 import type { Asked } from '../predict/predict';
 import type { Water } from '../hydro/water';
 import { USUAL_SOUND } from '../predict/sound';
+import type { ContactKind } from '../sound/contact';
 import type { Finding } from '../judgement/finding';
 import { findings } from '../judgement/findings';
 import type { HookRule } from '../judgement/hook-rule';
-import { cardOf, LINE_SCALES, OF_TURNING, type Card } from './card';
+import { cardOf, LINE_SCALES, OF_SOUND, OF_TURNING, type Card } from './card';
 import { chancesOf, type ChancesOfCard } from './chance';
 import { pullingMost } from './middles';
 import type { Move } from './move';
@@ -40,6 +41,13 @@ export type Reason =
       readonly line: CardLine;
       readonly ratesHz: readonly [number, number];
       readonly dragsN: readonly [number, number];
+    }
+  /** By what touches after it, and no longer does. */
+  | {
+      readonly by: 'noises';
+      readonly line: CardLine;
+      readonly gone: readonly ContactKind[];
+      readonly come: readonly ContactKind[];
     }
   /** By what it adds to weight in water and drag, N. */
   | { readonly by: 'forces'; readonly line: CardLine; readonly sinkingN: number; readonly dragN: number };
@@ -99,7 +107,7 @@ export function promiseOf(move: Move, asking: PromiseAsked): Promised | null {
     ),
     makes: (then ?? []).filter((each) => !isIn(found, each)),
     mends: (found ?? []).filter((each) => !isIn(then, each)),
-    reason: reasonOf(move, helped(changes), asking, done.lure),
+    reason: reasonOf(move, helped(changes), asking, done.lure, card),
   };
 }
 
@@ -146,11 +154,15 @@ export function areTied(a: OfBuild, b: OfBuild, wants: readonly Want[]): boolean
 function reasonOf(
   move: Move,
   line: CardLine | null,
-  { lure, water, speedMps, asked }: PromiseAsked,
+  { lure, water, speedMps, asked, before }: PromiseAsked,
   after: Lure,
+  card: Card,
 ): Reason | null {
   if (!line) return null;
-  const sound = line === 'levelDb' || line === 'centroidHz' ? USUAL_SOUND : null;
+  const gone = before.noises.filter((kind) => !card.noises.includes(kind));
+  const come = card.noises.filter((kind) => !before.noises.includes(kind));
+  if (OF_SOUND.has(line) && gone.length + come.length > 0) return { by: 'noises', line, gone, come };
+  const sound = OF_SOUND.has(line) ? USUAL_SOUND : null;
   const movers = moversOf(lure.build, water, speedMps, { ...asked, sound }, Infinity);
   const known = leversOf(move, lure.build, after.build).flatMap(({ lever, ratio }) => {
     const key = line === 'rateHz' && 'station' in lever ? (`rateHz of ${lever.station}` as const) : line;
@@ -161,7 +173,9 @@ function reasonOf(
     );
     return mover ? [{ lever: lever.lever, ratio, tenth: mover.change, isShare: mover.isShare }] : [];
   });
-  const strength = ({ ratio, tenth }: (typeof known)[number]) => Math.abs(tenth * Math.log(ratio));
+  // A lever that goes the other way than the line does is not what tells here.
+  const way = Math.sign((card.lines[line]?.value ?? 0) - (before.lines[line]?.value ?? 0));
+  const strength = ({ ratio, tenth }: (typeof known)[number]) => way * tenth * Math.log(ratio);
   const best = known.toSorted((a, b) => strength(b) - strength(a))[0];
   if (best && strength(best) > LEAST_STRENGTH) return { by: 'lever', line, ...best };
   const setting = { water, speedMps, ...(asked.outfit && { outfit: asked.outfit }) };
@@ -179,7 +193,7 @@ function reasonOf(
 }
 
 /** What comes of how a blade turns. */
-const OF_BLADES: ReadonlySet<CardLine> = new Set<CardLine>([...OF_TURNING, 'keepsMps', 'startsMps']);
+const OF_BLADES: ReadonlySet<CardLine> = new Set<CardLine>([...OF_TURNING, ...OF_SOUND, 'keepsMps', 'startsMps']);
 const STILL = { rateHz: 0, dragN: 0 };
 
 /** A lever that does less than this explains nothing. */

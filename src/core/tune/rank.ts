@@ -11,12 +11,12 @@ import type { Lure } from '../lure/lure';
 import type { Banded } from '../predict/band';
 import type { Asked } from '../predict/predict';
 import type { Setting } from '../prepared/prepared';
-import { cardOf, type Card } from './card';
+import { cardOf, OF_SOUND, type Card } from './card';
 import { chancesWith, drawTogether, halfWidthsTo, linesOf } from './chance';
 import { carried, type Middles } from './middles';
 import type { PartsAtHand } from './offered';
 import type { CardLine, Want } from './target';
-import { MovesTried, OF_SOUND, type TriedMove } from './tried';
+import { MovesTried, type TriedMove } from './tried';
 
 /** How a lure stands to a target. */
 export interface Standing {

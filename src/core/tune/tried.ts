@@ -7,6 +7,7 @@ import { planMake } from '../make/plan';
 import { once } from '../once';
 import { prepare, type Figures, type Prepared, type Setting } from '../prepared/prepared';
 import { effortOf, type Effort } from './effort';
+import { OF_SOUND } from './card';
 import { middlesOf, type Middles } from './middles';
 import type { Move } from './move';
 import { movesInTurn, type PartsAtHand } from './offered';
@@ -28,8 +29,7 @@ interface Found {
   isRefused: boolean;
 }
 
-/** Sound takes as long as all else: it is worked out where it is wanted. */
-export const OF_SOUND: ReadonlySet<CardLine> = new Set<CardLine>(['levelDb', 'centroidHz']);
+/** Sound takes as long as all else. */
 const WITHOUT_SOUND: readonly CardLine[] = CARD_LINES.filter((line) => !OF_SOUND.has(line));
 const BRINGS_A_PART: ReadonlySet<Move['code']> = new Set<Move['code']>(['swap', 'add', 'takeWire']);
 /** Of a lure whose order of work is not known. */
