@@ -8,6 +8,8 @@ export default defineConfig({
   // A machine that others share can be eight times slower for a while: what is waited for comes all the same.
   timeout: 900_000,
   expect: { timeout: 180_000 },
+  // Such a machine may also stand still for minutes; what passes only at the second try is named in the closing lines.
+  retries: 1,
   reporter: [['list']],
   use: {
     baseURL: process.env.MAZURKA_URL,

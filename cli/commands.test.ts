@@ -179,6 +179,19 @@ describe('rides for scripts', () => {
     expect(rate(ask({ state: 'weed' }))?.rate_hz).toBeLessThan(rate(plain)?.rate_hz ?? 0);
   });
 
+  it('trolls a lure behind a sinker: a heavier one takes both deeper, and what is wrong is told', () => {
+    const troll = (options: CommandOptions) =>
+      run('troll', ['demo:hovna-lantern'], { speed: '0.8', 'line-out': '20', leader: '1.5', ...options }) as Record<
+        string,
+        number
+      >;
+    const [light, heavy] = [troll({ sinker: '7 g' }), troll({ sinker: '1 oz' })];
+    expect(heavy.sinker_depth_m).toBeGreaterThan((light.sinker_depth_m ?? 0) + 0.5);
+    expect(heavy.lure_depth_m).toBeGreaterThan((light.lure_depth_m ?? 0) + 0.5);
+    expect(troll({ sinker: '1 oz', metal: 'tungsten' }).sinker_depth_m).toBeGreaterThan(heavy.sinker_depth_m ?? 99);
+    expect(troll({ sinker: '4 oz', depth: '3' })).toMatchObject({ sinker_depth_m: 3, sinker_is_on_bottom: true });
+  });
+
   it('finds the lightest head and the way of a retrieve', () => {
     expect(run('head', ['demo:stolk-kettle'], { speed: '0.8', depth: '2,2.5' })).toMatchObject({
       outcome: 'found',
@@ -288,12 +301,15 @@ describe('strictness', () => {
     expect(refused('predict', [ASP], { speed: [true] })).toMatchObject({ code: 'noValue' });
     expect(refused('constructor', [], {})).toMatchObject({ code: 'unknownCommand' });
     expect(refused('head', [ASP], { speed: '0.8,1', depth: '1,2' })).toMatchObject({ code: 'badSpeed' });
+    expect(refused('troll', [ASP], { speed: '0.8', sinker: 'heavy' })).toMatchObject({ code: 'badSinker' });
+    expect(refused('troll', [ASP], { speed: '0.8', sinker: '7 g', metal: 'gold' }).message).toContain('tungsten');
   });
 
   it('refuses a speed beyond the model in every command that takes one, with quantity and limit', () => {
     const beyond = { code: 'speedOutsideModel', beyond: { quantity: 'speed_m_s', limit: 5 } };
     expect(refused('predict', [ASP], { speed: '0.8,6' })).toMatchObject(beyond);
     expect(refused('head', [ASP], { speed: '6', depth: '1,2' })).toMatchObject(beyond);
+    expect(refused('troll', [ASP], { speed: '6', sinker: '7 g' })).toMatchObject(beyond);
     expect(refused('retrieve', [ASP], { turns: '8', 'per-turn': '3 m' })).toMatchObject(beyond);
   });
 

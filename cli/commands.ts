@@ -27,7 +27,7 @@ import {
   type ReadText,
 } from './options';
 import { predictions } from './predictions';
-import { headJson, retrieveJson } from './rides';
+import { headJson, retrieveJson, trollJson } from './rides';
 import { soundJson, type WriteFile } from './sounds';
 import { cardJson } from './card';
 import { movesJson } from './moves';
@@ -71,6 +71,7 @@ const COMMANDS: Readonly<Record<string, CommandForm>> = {
   edit: { operands: 2, options: [] },
   swap: { operands: 3, options: [] },
   head: { operands: 1, options: ['speed', 'depth', 'line-out', 'water', 'outfit'] },
+  troll: { operands: 1, options: ['speed', 'sinker', 'leader', 'metal', 'depth', 'line-out', 'water', 'outfit'] },
   retrieve: { operands: 1, options: ['turns', 'per-turn', 'countdown', 'line-out', 'water', 'outfit'] },
 };
 const DEMO_PREFIX = 'demo:';
@@ -137,6 +138,8 @@ export function runCommand(
       return json(movesJson(whole(), options, readText));
     case 'head':
       return json(headJson(whole(), options, readText));
+    case 'troll':
+      return json(trollJson(whole(), options, readText));
     case 'retrieve':
       return json(retrieveJson(whole(), options, readText));
     case 'edit':

@@ -49,6 +49,9 @@ export const OPTION_NAMES = [
   'fish',
   'target',
   'parts',
+  'sinker',
+  'leader',
+  'metal',
 ] as const;
 export type OptionName = (typeof OPTION_NAMES)[number];
 export type CommandOptions = Readonly<Partial<Record<OptionName, string | undefined>>>;

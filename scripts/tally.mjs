@@ -16,5 +16,6 @@ const browser = read('browser.json');
 const passed = (unit?.numPassedTests ?? 0) + (browser?.stats.expected ?? 0) + (browser?.stats.flaky ?? 0);
 let failed = (unit?.numFailedTests ?? 0) + (browser?.stats.unexpected ?? 0);
 if (failed === 0 && (status !== '0' || !unit || !browser)) failed = 1;
+if (browser?.stats.flaky) console.log(`${browser.stats.flaky} of them passed only at the second try.`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;

@@ -64,7 +64,7 @@ const middlesAtOnce = oncePer((prepared: Prepared) =>
 );
 
 /** The card carried to another speed of the same lure; null where it is of another. */
-export function cardAt(
+function cardAt(
   { of, card }: CardAnswer,
   { lure, water, outfit, speedMps }: Pick<CardQuestion, 'water' | 'outfit' | 'speedMps'> & { readonly lure: Lure },
 ): Card | null {
