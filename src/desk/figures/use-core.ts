@@ -103,7 +103,8 @@ export function useStall(build: Build, water: Water, bladeState: BladeState): As
   return useCore(askStall, useBladeQuestion(build, water, bladeState));
 }
 
-interface RideQuestion extends BladeQuestion {
+/** All that what a lure does at one speed hangs on. */
+export interface RideQuestion extends BladeQuestion {
   readonly outfit: Outfit;
   readonly speedMps: number;
 }

@@ -2,16 +2,12 @@
 
 import { useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import type { Outfit } from '@/core/hydro/outfit';
-import type { Water } from '@/core/hydro/water';
-import type { BladeState } from '@/core/in-water/bearing';
 import type { Build } from '@/core/lure/lure';
-import type { Belief } from '@/core/predict/factors';
 import type { SoundAsked } from '@/core/predict/sound';
 import { SAMPLE_RATE_HZ } from '@/core/sound/render';
 import { askCore, askCoreAtOnce } from '@/workers/core-client';
 import { useDesk } from '../desk-state';
-import { shownOf, useCore, useLearnt, type Asked } from '../figures/use-core';
+import { shownOf, useCore, useLearnt, type Asked, type RideQuestion } from '../figures/use-core';
 import { shownHistory } from '../shown-lure';
 import { retrieveSpeed } from '../speed';
 import { LoopPlayer } from './loop-player';
@@ -21,13 +17,7 @@ const LOOP_S = 4;
 /** The same every time, so that only what is changed sounds otherwise. */
 const SEED = 1;
 
-interface SoundQuestion {
-  readonly build: Build;
-  readonly water: Water;
-  readonly outfit: Outfit;
-  readonly bladeState: BladeState;
-  readonly learnt: Belief | null;
-  readonly speedMps: number;
+interface SoundQuestion extends RideQuestion {
   readonly sound: SoundAsked;
 }
 

@@ -1,37 +1,24 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { Outfit } from '@/core/hydro/outfit';
-import type { Water } from '@/core/hydro/water';
-import type { BladeState } from '@/core/in-water/bearing';
-import type { Build, Lure } from '@/core/lure/lure';
-import type { Belief } from '@/core/predict/factors';
+import type { Lure } from '@/core/lure/lure';
 import type { Card } from '@/core/tune/card';
 import { carried, middlesOf } from '@/core/tune/middles';
 import { CARD_LINES, type CardLine, type Want } from '@/core/tune/target';
 import { useDesk } from '@/desk/desk-state';
 import { retrieveSpeed } from '@/desk/speed';
-import { shownOf, useCore, useLearnt, type Asked } from '@/desk/figures/use-core';
+import { shownOf, useCore, useLearnt, type Asked, type RideQuestion } from '@/desk/figures/use-core';
 import { oncePer } from '@/core/once';
 import type { Prepared } from '@/core/prepared/prepared';
 import { askCore } from '@/workers/core-client';
 import { preparedAt } from './figures-at';
 
-interface CardQuestion {
-  readonly build: Build;
-  readonly water: Water;
-  readonly outfit: Outfit;
-  readonly bladeState: BladeState;
-  readonly learnt: Belief | null;
-  readonly speedMps: number;
-}
-
 interface CardAnswer {
-  readonly of: CardQuestion;
+  readonly of: RideQuestion;
   readonly card: Card;
 }
 
-const askCard = async (of: CardQuestion): Promise<CardAnswer> => {
+const askCard = async (of: RideQuestion): Promise<CardAnswer> => {
   const { build, water, outfit, bladeState: state, learnt, speedMps } = of;
   return { of, card: await askCore('cardOf', [build, water, speedMps, { outfit, state, learnt }]) };
 };
@@ -66,7 +53,7 @@ const middlesAtOnce = oncePer((prepared: Prepared) =>
 /** The card carried to another speed of the same lure; null where it is of another. */
 function cardAt(
   { of, card }: CardAnswer,
-  { lure, water, outfit, speedMps }: Pick<CardQuestion, 'water' | 'outfit' | 'speedMps'> & { readonly lure: Lure },
+  { lure, water, outfit, speedMps }: Pick<RideQuestion, 'water' | 'outfit' | 'speedMps'> & { readonly lure: Lure },
 ): Card | null {
   if (of.build !== lure.build || of.water !== water || of.outfit !== outfit || !(speedMps > 0)) return null;
   const middles = (at: number) => middlesAtOnce(preparedAt(lure, water, outfit, at));
