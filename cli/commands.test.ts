@@ -272,7 +272,7 @@ describe('the demo scenario', () => {
     expect(DEMO_LURES.length).toBeGreaterThanOrEqual(8);
     expect(new Set(shapes).size).toBe(DEMO_LURES.length);
     const families = new Set(DEMO_LURES.map(({ family }) => family));
-    expect(families).toEqual(new Set(['inlineSpinner', 'spinnerbait', 'buzzbait']));
+    expect(families).toEqual(new Set(['inlineSpinner', 'spinnerbait', 'buzzbait', 'wormHarness']));
     for (const lure of DEMO_LURES) {
       for (const item of Object.values(lure.build.items)) expect(item.role !== null).toBe(item.part.kind === 'hook');
     }

@@ -30,7 +30,7 @@ test('from bare wire to a tandem spinnerbait without faults', async ({ bench, pa
   await bench.put(/Minnow head/, 'Push a skirt on', 'skirt-band-clear');
   await bench.put('Skirt band', 'Pull a strip in', 'strip-smelt');
   await bench.put('Skirt band', 'Pull a strip in', 'strip-pearl');
-  await bench.put(/Long-shank hook/, 'Push a trailer on', 'trailer-paddle-75-smelt');
+  await bench.put(/Long-shank hook/, 'Push a trailer or bait on', 'trailer-paddle-75-smelt');
   await expect(bench.findings()).toContainText('The blunt trailer balloons the skirt');
   await page.getByRole('button', { name: 'Round the head of the trailer' }).click();
   await bench.put('line tie', 'Force a ring over it', 'ring-k1');
@@ -44,7 +44,7 @@ test('from bare wire to a tandem spinnerbait without faults', async ({ bench, pa
   await expect(page.getByTestId('cut wire')).toContainText('mm');
   await bench.saved();
   const file = await bench.exported();
-  expect(JSON.parse(file.text)).toMatchObject({ version: 6, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
+  expect(JSON.parse(file.text)).toMatchObject({ version: 7, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
   await bench.importText(file.text);
   await expect(bench.notice(/is here already, the same to the last part/)).toBeVisible();
 

@@ -293,7 +293,7 @@ describe('the picture of what was last drawn', () => {
   }
 
   const picture: KeptPicture = {
-    form: 1,
+    form: 2,
     lureId: 'mirrow-drum',
     name: 'Mirrow Drum',
     system: 'trade',
@@ -302,6 +302,7 @@ describe('the picture of what was last drawn', () => {
     turning: [],
     reach: { x0M: 0, x1M: 0.08, upM: 0.02, downM: 0.02 },
     swept: [{ xM: 0, yM: 0.01 }],
+    leftOut: [],
     fixedPxPerMm: null,
   };
 
@@ -311,7 +312,7 @@ describe('the picture of what was last drawn', () => {
     writePicture(storage, picture);
     expect(readPicture(storage)).toEqual(picture);
     const others = [
-      { ...picture, form: 2 },
+      { ...picture, form: 1 },
       { ...picture, reach: {} },
       { ...picture, things: 'none' },
     ];

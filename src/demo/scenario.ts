@@ -18,6 +18,11 @@ import halvaneTwins from './lures/halvane-twins.json';
 import aalmoLink from './lures/aalmo-link.json';
 import okkelWisp from './lures/okkel-wisp.json';
 import suvraFan from './lures/suvra-fan.json';
+import halvaneTrail from './lures/halvane-trail.json';
+import canoeGlint from './lures/canoe-glint.json';
+import okkelRoller from './lures/okkel-roller.json';
+import mirrowDrift from './lures/mirrow-drift.json';
+import suvraMouth from './lures/suvra-mouth.json';
 
 const personSchema = z.strictObject({ name: shortText, trade: shortText, about: z.string() });
 const waterSchema = z.strictObject({
@@ -57,5 +62,10 @@ export const DEMO_LURES: readonly Lure[] = [
     aalmoLink,
     okkelWisp,
     suvraFan,
+    halvaneTrail,
+    canoeGlint,
+    okkelRoller,
+    mirrowDrift,
+    suvraMouth,
   ].map((file) => lureFileSchema.parse(file).lure),
 ];

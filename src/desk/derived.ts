@@ -1,6 +1,7 @@
 /** What follows from the lure on the desk, worked out outside the components: each thing once for what it hangs on. */
 import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/in-water/bearing';
+import { drawnShort } from '@/core/geometry/drawn-short';
 import { layOut, type Layout } from '@/core/geometry/layout';
 import { deltaSeats, filmSeats, spinSeats, type DeltaSeat, type FilmSeat, type SpinSeat } from '@/core/geometry/seats';
 import { lureMass } from '@/core/lengths/mass';
@@ -26,8 +27,24 @@ export const laidOf = oncePer((build: Build): Laid => {
   return { layout, seats: spinSeats(build, layout), films: filmSeats(layout), deltas: deltaSeats(layout) };
 });
 
+/** The same as it is drawn: with long bare line left out. */
+export const drawnOf = oncePer((build: Build): Laid => {
+  const short = drawnShort(build);
+  const { layout } = short;
+  if (short.build === build) return laidOf(build);
+  return {
+    layout,
+    seats: spinSeats(short.build, layout),
+    films: filmSeats(layout),
+    deltas: deltaSeats(layout),
+  };
+});
+
 /** All of a build that stands still, as it is drawn. */
-export const thingsOf = oncePer((build: Build): readonly DrawnThing[] => drawElevation(build, laidOf(build).layout));
+export const thingsOf = oncePer((build: Build): readonly DrawnThing[] => {
+  const short = drawnShort(build);
+  return drawElevation(short.build, short.layout);
+});
 
 /** kg */
 export const massOf = oncePer((build: Build): number => lureMass(build));

@@ -5,13 +5,13 @@ import { FORM, type KeptPicture } from '@/data/kept-picture';
 import { USUAL_SETTINGS, type Settings } from '@/data/settings';
 import { reachOf, sweptCorners } from '@/drawing/stage-reach';
 import { turningThings } from '@/drawing/turning-things';
-import { laidOf, motionsWith, predictionOf, thingsOf } from './derived';
+import { drawnOf, motionsWith, predictionOf, thingsOf } from './derived';
 import { retrieveSpeed } from './speed';
 
 export function pictureOf(lure: Lure, prediction: SpinPrediction, settings: Settings): KeptPicture {
   const { build, id, name } = lure;
   const { system, theme, slowedBy, trueSize, screenPxPerMm } = settings;
-  const laid = laidOf(build);
+  const laid = drawnOf(build);
   const motions = motionsWith(prediction, laid);
   return {
     form: FORM,
@@ -33,6 +33,7 @@ export function pictureOf(lure: Lure, prediction: SpinPrediction, settings: Sett
     })),
     reach: reachOf(laid.layout, motions),
     swept: sweptCorners(laid.layout, motions),
+    leftOut: laid.layout.leftOut,
     fixedPxPerMm: trueSize ? screenPxPerMm : null,
   };
 }

@@ -77,7 +77,7 @@ export function Elevation(props: ElevationProps) {
         {lanes.map((lane) => (
           <RestReach key={lane.station} lane={lane} system={system} />
         ))}
-        {!isBare && <Rule view={view} system={system} />}
+        {!isBare && <Rule view={view} system={system} leftOut={layout.leftOut} />}
       </svg>
     </div>
   );

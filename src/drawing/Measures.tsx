@@ -102,7 +102,9 @@ function freeRoomOf(layout: Layout, view: StageView) {
   // Ahead of what turns where there is room; on a narrow stage from its very edge.
   const start = line ? x0 : STAGE_EDGE_PX;
   const words = x1 > FREE_WORDS_PX ? ({ x: x1, anchor: 'end' } as const) : ({ x: start, anchor: 'start' } as const);
-  return { x0, x1, y, words, line, roomM: x1M - x0M };
+  const leftOut = layout.leftOut.filter(({ atM }) => atM > x0M && atM < x1M);
+  const roomM = leftOut.reduce((sum, { lengthM }) => sum + lengthM, x1M - x0M);
+  return { x0, x1, y, words, line, roomM };
 }
 
 export function RestReach({ lane, system }: { readonly lane: RestLane; readonly system: UnitSystem }) {

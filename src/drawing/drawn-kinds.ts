@@ -17,6 +17,7 @@ import { paintOf } from './paint';
 import { clevisOutline } from './clevis-outline';
 import { boredShapes, dressingShapes, filmFaceOn, hookShapes, OUTLINE_MM, ringShapes } from './part-shapes';
 import { polyline, rectangle } from './path';
+import { baitShapes, linkShapes, snapShapes, stopShapes } from './line-shapes';
 import { skirtShapes, stripShapes, trailerShapes } from './soft-shapes';
 import type { Shape } from './shape';
 
@@ -92,15 +93,45 @@ function collarOf({ holder }: Piece): number {
   return holder?.kind === 'skirt' ? holder.collarDiameterM : USUAL_COLLAR_M;
 }
 
+/** A length of wire or line. */
+const STOCK = {
+  ...ELSEWHERE,
+  depth: 'within',
+  portrait: ({ diameterM, finish }: Pick<PartOf<'wire' | 'line'>, 'diameterM' | 'finish'>) => ({
+    shapes: [{ d: rectangle(0, (-diameterM * MM) / 2, 24, (diameterM * MM) / 2), fill: paintOf(finish, 'across') }],
+    width: 24,
+    height: 4,
+  }),
+} as const;
+
 export const DRAWN: { readonly [K in PartKind]: DrawnKind<PartOf<K>> } = {
-  wire: {
-    ...ELSEWHERE,
-    depth: 'within',
-    portrait: ({ diameterM, finish }) => ({
-      shapes: [{ d: rectangle(0, (-diameterM * MM) / 2, 24, (diameterM * MM) / 2), fill: paintOf(finish, 'across') }],
-      width: 24,
-      height: 4,
-    }),
+  wire: STOCK,
+  line: STOCK,
+  snap: {
+    ...PART,
+    depth: 'behind',
+    shapes: snapShapes,
+    portrait: (part) => ({ shapes: snapShapes(part), width: part.lengthM * MM, height: part.widthM * MM * 1.2 }),
+  },
+  stop: {
+    ...PART,
+    depth: 'wire',
+    shapes: stopShapes,
+    portrait: (part) => ({ shapes: stopShapes(part), width: part.lengthM * MM, height: part.diameterM * MM }),
+  },
+  bait: {
+    depth: 'covers',
+    follows: 'piece',
+    shapes: (part) => baitShapes(part),
+    reachM: ({ bodyM }) => bodyM / 2,
+    portrait: (part) => ({ shapes: baitShapes(part), width: part.lengthM * MM, height: part.bodyM * MM * 1.3 }),
+  },
+  link: {
+    depth: 'behind',
+    follows: 'piece',
+    shapes: (part, { lengthM }) => linkShapes(part, lengthM * MM),
+    reachM: () => 0.0008,
+    portrait: (part) => ({ shapes: linkShapes(part, 24), width: 24, height: 4 }),
   },
   frame: { ...ELSEWHERE, depth: 'within', portrait: framePortrait },
   clevis: { ...ELSEWHERE, depth: 'turns', portrait: clevisPortrait },

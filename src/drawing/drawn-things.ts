@@ -28,6 +28,8 @@ import {
 import { carrierRoom, wireEnd, type Carrier } from '../core/carriers/carrier';
 import { lastPer } from '../core/once';
 import { spinSeats } from '../core/geometry/seats';
+import { stateOf } from '../core/lure/item-state';
+import type { Hook } from '../core/parts/kinds/hook';
 import type { Part } from '../core/parts/part';
 import { edgeOf, lighter } from './colour';
 import { drawnKind, type Depth, type Piece } from './drawn-kinds';
@@ -36,6 +38,7 @@ import { bentEndShapes, leadPaths, wireStrokes } from './bent-wire';
 import { clevisOutline } from './clevis-outline';
 import { OUTLINE_MM } from './part-shapes';
 import type { Shape } from './shape';
+import { lineEndShapes, snellShapes } from './line-shapes';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
 /** What can be picked on the drawing and on the string. */
@@ -193,12 +196,29 @@ function lead({ laid: { carrier, path, wireDiameterM }, pick }: DrawnWire): Draw
 const PAGE_ORIGIN: PagePose = { xMm: 0, yMm: 0, turnRad: 0 };
 
 function shaft({ laid, run, pick }: DrawnWire): DrawnThing {
-  const { carrier, shaft: span, wireDiameterM } = laid;
+  const { carrier, shaft: span, wireDiameterM, leftOut } = laid;
   const radius = (wireDiameterM * MM) / 2;
-  const length = (span.x1M - span.x0M) * MM;
-  const shapes = [{ d: rectangle(0, -radius, length, radius), fill: paintOf(carrier.wire.finish, 'across') }];
-  return thing(pick, run, span.x0M, span.x1M, Math.max(wireDiameterM / 2, 0.0008), shapes);
+  const ends = [0, ...leftOut.flatMap(({ atM }) => breakEnds((atM - span.x0M) * MM)), (span.x1M - span.x0M) * MM];
+  const fill = paintOf(carrier.wire.finish, 'across');
+  const pieces = ends.flatMap((from, i): Shape[] =>
+    i % 2 === 0 ? [{ d: rectangle(from, -radius, ends[i + 1] ?? from, radius), fill }] : [],
+  );
+  const slashes = ends.slice(1, -1).map((at): Shape => ({
+    d: polyline([
+      { x: at - 0.7, y: 1.9 },
+      { x: at + 0.7, y: -1.9 },
+    ]),
+    stroke: BREAK_HEX,
+    strokeWidth: 0.3,
+    round: true,
+  }));
+  const reachM = Math.max(wireDiameterM / 2, 0.0008);
+  return thing(pick, run, span.x0M, span.x1M, reachM, [...pieces, ...slashes]);
 }
+
+/** Where line that is drawn shorter than it is stops and goes on. */
+const BREAK_HEX = '#6f7d78';
+const breakEnds = (atMm: number) => [atMm - 0.8, atMm + 0.8];
 
 /** A nose that is in its head is not drawn. */
 function endLoops(wire: DrawnWire): DrawnThing[] {
@@ -236,6 +256,10 @@ function endShapes(end: End) {
     const wire = wireDiameterM * MM;
     const loop = loopM * MM;
     if (form === 'plain') return [];
+    const made = wireEnd(carrier, end);
+    if (made.form === 'knot' || made.form === 'tiedLoop') {
+      return lineEndShapes(made, wire, loop, insideRadiusM * MM, hex);
+    }
     if (form === 'bentLoop' || form === 'bentOver') return bentEndShapes(wireEnd(carrier, end), wire, hex);
     const radius = insideRadiusM * MM + wire / 2;
     const turns = Math.round((wrapsM * MM) / wire);
@@ -278,10 +302,26 @@ function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | 
   };
 }
 
-function drawEntry(build: Build, { run }: DrawnWire, entry: PlacedEntry): DrawnThing {
+function drawEntry(build: Build, wire: DrawnWire, entry: PlacedEntry): DrawnThing {
+  const { run } = wire;
   const { item, x0M, x1M, radiusM } = entry;
+  if (item.part.kind === 'hook') return drawSnell(wire, entry, item.part);
   const shapes = shapesOf(pieceOf(build, item, entry, null));
   return thing(item.id, run, x0M, Math.max(x1M, x0M), radiusM, shapes);
+}
+
+/** Of a hook that is snelled only its snell: the hook is among what hangs. */
+function drawSnell({ laid, run }: DrawnWire, { item, x0M, x1M }: PlacedEntry, hook: Hook): DrawnThing {
+  const { carrier, wireDiameterM } = laid;
+  const { snell } = stateOf(item, 'hook');
+  const shapes = snellShapes(
+    eyeLengthM(hook) * MM,
+    snell?.wraps ?? 0,
+    wireDiameterM * MM,
+    hook.wireDiameterM * MM,
+    carrier.wire.finish.hex,
+  );
+  return thing(item.id, run, x0M, x1M, hook.wireDiameterM, shapes);
 }
 
 function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {

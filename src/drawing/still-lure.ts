@@ -1,5 +1,6 @@
 /** A lure painted once, its blades stopped half round: for lists, for laying one version over another. */
-import { layOut, type Layout } from '../core/geometry/layout';
+import { drawnShort } from '../core/geometry/drawn-short';
+import type { Layout } from '../core/geometry/layout';
 import type { Build } from '../core/lure/lure';
 import { oncePer } from '../core/once';
 import { deltaSeats, filmSeats, spinSeats } from '../core/geometry/seats';
@@ -20,8 +21,8 @@ export interface StillLure {
 }
 
 /** Everything of a lure that is painted, worked out without a prediction: blades stand as their pattern usually does. */
-export const stillLure = oncePer((build: Build): StillLure => {
-  const layout = layOut(build);
+export const stillLure = oncePer((whole: Build): StillLure => {
+  const { build, layout } = drawnShort(whole);
   const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), deltaSeats(layout), UNASKED).map((motion) => ({
     ...motion,
     rateHz: 1,

@@ -4,6 +4,7 @@
  */
 import { isSame } from '../core/same';
 import { wireOfCut, type CutLength } from '../core/lengths/lengths';
+import { drawnShort } from '../core/geometry/drawn-short';
 import type { Layout } from '../core/geometry/layout';
 import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
 import { carriersOf } from '../core/lure/strung';
@@ -102,16 +103,17 @@ function heading({ lure, familyName, massKg, layout, system, day, paper }: Build
 }
 
 /** The lure at true size where the paper is long enough, else at the largest plain fraction of it, said so. */
-function drawn({ lure, layout, paper }: BuildSheetInput, topMm: number): Block {
+function drawn({ lure, paper }: BuildSheetInput, topMm: number): Block {
   const { widthMm } = PAPERS[paper];
   const wide = widthMm - 2 * MARGIN_MM;
+  const { build, layout } = drawnShort(lure.build);
   const { scale, xMm, axisMm, endsMm } = placeLure(layout, MARGIN_MM, topMm + 2, wide, [1, 0.5, 0.25]);
   const barMm = endsMm + 7;
   const words =
     scale === 1 ? 'Drawn at true size when this bar measures' : `Drawn at ${scale} of its size; this bar measures`;
   return {
     marks: [
-      ...lureInInk(lure.build, layout, xMm, axisMm, scale),
+      ...lureInInk(build, layout, xMm, axisMm, scale),
       ...checkBar(MARGIN_MM, barMm),
       text(`${words} 50 mm, and the one under it 2 in. If not, print at 100 %.`, MARGIN_MM + 56, barMm + 1.2, 2.9, {
         colour: SOFT_INK,

@@ -1,6 +1,6 @@
 /** The card of one piece: A6, its number, the lure at true size where it fits, what it is made of, and the code that opens it. */
 import { PATTERNS } from '../core/parts/blade-pattern';
-import { layOut } from '../core/geometry/layout';
+import { drawnShort, wholeLengthM } from '../core/geometry/drawn-short';
 import { lureMass } from '../core/lengths/mass';
 import type { Run } from '../core/make/run';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
@@ -26,7 +26,8 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
   const { widthMm, heightMm } = PAPERS.a6;
   const wide = widthMm - 2 * MARGIN_MM;
   const { build } = run;
-  const layout = layOut(build);
+  const short = drawnShort(build);
+  const { layout } = short;
   const { scale, xMm, axisMm, endsMm } = placeLure(layout, MARGIN_MM, MARGIN_MM + 20, wide, [1, 0.75, 0.5, 0.25]);
   let y = endsMm + 5;
   const marks: Mark[] = [];
@@ -37,7 +38,7 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
     }
   };
   const said = scale === 1 ? 'True size' : `Drawn at ${scale} of its size`;
-  const facts = [familyName, `${showLength(layout.x1M - layout.x0M, system)} long`, showMass(lureMass(build), system)];
+  const facts = [familyName, `${showLength(wholeLengthM(layout), system)} long`, showMass(lureMass(build), system)];
   line([said, ...facts.filter(Boolean)].join(' · '), 3, wide, { colour: SOFT_INK });
   y += 1.5;
   for (const row of madeOf(run)) line(row, 3.1, wide);
@@ -67,7 +68,7 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
       text(name, MARGIN_MM, MARGIN_MM + 6, 6, { weight: 'bold' }),
       text(`No. ${run.number ?? ''}`, widthMm - MARGIN_MM, MARGIN_MM + 6, 6, { weight: 'bold', anchor: 'end' }),
       text(`made on ${run.madeOn ?? ''}`, MARGIN_MM, MARGIN_MM + 11.5, 3.1, { colour: SOFT_INK }),
-      ...lureInInk(build, layout, xMm, axisMm, scale),
+      ...lureInInk(short.build, layout, xMm, axisMm, scale),
       ...marks,
       codeMark(code, widthMm - MARGIN_MM - CODE_MM, bottom - CODE_MM),
     ],

@@ -134,8 +134,8 @@ describe('the bending template', () => {
     expect(svg).toContain('Щука 50%%d &lt;&amp;&gt;');
   });
 
-  it('has a mark at every end of a stretch, where it lies along the wire, and fits its page, for every demo lure', () => {
-    for (const lure of DEMO_LURES) {
+  it('has a mark at every end of a stretch, where it lies along the wire, and fits its page, for every demo lure of wire', () => {
+    for (const lure of DEMO_LURES.filter(({ build }) => build.carrier.kind !== 'line')) {
       for (const paper of ['a4', 'letter'] as const) {
         const wideMm = templateWidth(paper);
         const template = bendingTemplate({ lure, layout: layOut(lure.build), system: 'trade', wideMm });

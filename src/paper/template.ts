@@ -241,6 +241,9 @@ function middleLine({ build }: Lure, layout: Layout): Point[] {
 /** The end from the shaft outward: through its wraps and once round its loop, or turned down. */
 function loop(end: WireEnd, wireM: number, fromM: number, way: 1 | -1): [number, number][] {
   switch (end.form) {
+    // Line has no template.
+    case 'knot':
+    case 'tiedLoop':
     case 'plain':
       return [];
     case 'bentOver':

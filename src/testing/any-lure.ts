@@ -9,7 +9,9 @@ import { canThread } from '@/core/lure/structure';
 import { DEMO_LURES } from '@/demo/scenario';
 import { edited, itemId } from './lures';
 
-const threadable = CATALOGUE.filter(({ kind }) => canThread(kind));
+const [firstLure] = DEMO_LURES as [Lure, ...Lure[]];
+/** On wire: no hook is snelled there. */
+const threadable = CATALOGUE.filter(({ kind }) => canThread(kind, firstLure.build.carrier));
 const blades = CATALOGUE.filter(({ kind }) => kind === 'blade');
 
 /** A demo lure with another blade, some parts taken off its wire and any others threaded at its ends. */

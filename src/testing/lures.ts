@@ -144,3 +144,6 @@ export function twoPieces(): Lure {
   };
   return edited(lure, { kind: 'insert', items, entries: [], joined: [{ index: 0, joined }] });
 }
+
+/** Those that run by their own weight: a harness is drawn down by its sinker. */
+export const SINKING_DEMOS: readonly Lure[] = DEMO_LURES.filter(({ family }) => family !== 'wormHarness');

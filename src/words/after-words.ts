@@ -13,6 +13,13 @@ const listen = (words: string): AfterWords => ({ sense: 'listen', words });
 export const AFTER_WORDS: Readonly<Record<AfterCheck, AfterWords>> = {
   cutFlat: feel('the cut end is flattened, nothing scratches'),
   bendsFlat: look('it lies flat on the table, bends not twisted'),
+  knotSeated: feel(
+    'wetted and drawn down slowly, its turns side by side; pull it on something blunt, every other point capped',
+  ),
+  snellSeated: feel(
+    'wetted and drawn down slowly, its wraps side by side against the eye; pull the hook on something blunt, every other point capped. Stiff line and long shanks seat worst',
+  ),
+  baitStraight: look('head at the collar, point out, the rest trailing in line'),
   hookStraight: look('hook and arm in one plane'),
   loopCentred: look('the loop stands in the middle of the wire'),
   wrapsTight: feel('the wraps are tight and no tag stands out'),

@@ -27,7 +27,18 @@ export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
     tailLoop: 'tail loop',
     hookIsIn: 'loop',
     hasNot: 'This wire is straight: it has no bends and no arm.',
-    wanted: { title: 'On a bent wire', why: 'An inline spinner is built on a straight wire.' },
+    wanted: { title: 'Not on a straight wire', why: 'An inline spinner is built on a straight wire.' },
+  },
+  line: {
+    nose: 'rod end of the line',
+    tail: 'hook end of the line',
+    tie: 'rod end',
+    short: { nose: 'rod end', tie: 'rod end', tail: 'hook end' },
+    tailLoop: 'hook end of the line',
+    hookIsIn: 'loop',
+    hasNot:
+      'This is a line: it has no bends, no arm and no loops of wire. It is made of line, its ends are knots or tied loops.',
+    wanted: { title: 'Not on line', why: 'A worm harness and a line leader are built on line.' },
   },
   bentWire: {
     nose: 'nose of the wire',
@@ -38,7 +49,7 @@ export const CARRIER_WORDS: Readonly<Record<CarrierKind, CarrierWords>> = {
     hookIsIn: 'head',
     hasNot: 'This wire is bent: its nose is in its head and its arm is as long as it was bent.',
     wanted: {
-      title: 'On a straight wire',
+      title: 'Not on a bent wire',
       why: 'A spinnerbait or buzzbait is built on a bent wire: head and hook on one arm, blades on the other.',
     },
   },

@@ -34,6 +34,12 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   threadTrailer: 'thread the trailer',
   roundTrailer: 'round the trailer',
   slideTube: 'slide the tube',
+  snell: 'snell',
+  slideStop: 'slide the stop',
+  link: 'length of the link',
+  threadBait: 'thread the bait',
+  lineLength: 'length of the line',
+  knot: 'knot',
   clack: 'clack',
   lock: 'lock wire',
   keepVersion: 'keep a version',
@@ -71,6 +77,10 @@ const REPAIR_WORDS: Readonly<Record<Repair['code'], string>> = {
   takeOutOfClevis: 'let one out of the clevis',
   takeOffStinger: 'take the stinger off',
   pinchBarbs: 'pinch the barbs',
+  lengthenLine: 'lengthen the line',
+  snellFromPoint: 'snell from the point’s side',
+  setSpacing: 'space the hooks',
+  turnGate: 'turn the gate',
 };
 
 export function changeWords(name: KeptName): string {

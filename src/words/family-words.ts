@@ -5,4 +5,5 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   inlineSpinner: 'Inline spinner',
   spinnerbait: 'Spinnerbait',
   buzzbait: 'Buzzbait',
+  wormHarness: 'Worm harness',
 };

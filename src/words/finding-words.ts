@@ -1,5 +1,5 @@
 /** Findings, repairs, refusals and costs as sentences. */
-import { wireEnd } from '../core/carriers/carrier';
+import { carrierRoom, wireEnd } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
 import type { Cost } from '../core/costs/cost';
@@ -11,6 +11,7 @@ import type { HookRule } from '../core/judgement/hook-rule';
 import { degrees } from './angle-words';
 import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';
+import { lineFindingWords } from './line-words';
 import { misfitWords } from './fit-words';
 import { partLine, partTitle } from './part-words';
 
@@ -184,6 +185,11 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'One of them is a slip: weigh it, or measure it again.',
       };
     case 'endNotFormed':
+      if (carrierRoom(build.carrier).isLimp) {
+        return finding.end === 'nose'
+          ? { title: 'Rod end not tied yet', figure: '', why: 'Knot a loop into it, or tie a swivel to it.' }
+          : { title: 'The line ends loose', figure: '', why: 'Snell a hook at its end, or tie something to it.' };
+      }
       return {
         title: finding.end === 'nose' ? 'No line tie yet' : 'No tail loop yet',
         figure: '',
@@ -197,6 +203,18 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
       };
     case 'noHook':
       return { title: 'No hook', figure: '', why: whereHookGoes(build) };
+    case 'lineTooShort':
+    case 'slipsOverKnot':
+    case 'knotGuard':
+    case 'pointTurnsIn':
+    case 'hookSpacing':
+    case 'rollsBehind':
+    case 'baitOnHooks':
+    case 'gate':
+    case 'sawsLine':
+    case 'stopHolds':
+    case 'lineTwist':
+      return lineFindingWords(finding, system);
     case 'bladeAgainstHead':
     case 'rivet':
     case 'rivetMissing':
@@ -222,6 +240,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
 
 /** Where a hook goes on the wire as it is. */
 function whereHookGoes({ carrier, items }: Build): string {
+  if (carrierRoom(carrier).isLimp) return 'Snell one at the end of the line.';
   if (CARRIER_WORDS[carrier.kind].hookIsIn === 'head') {
     return Object.values(items).some(({ part }) => part.kind === 'head')
       ? 'Cast a hook in the head.'
@@ -276,11 +295,19 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
     case 'swapFor':
       return `Swap it for ${partTitle(repair.part)}, ${partLine(repair.part, system)}`;
     case 'formLoop':
-      return 'Form a wrapped loop';
+      return 'Form a loop there';
     case 'takeOutOfClevis':
       return 'Let one out of the clevis';
     case 'takeOffStinger':
       return 'Take the stinger off';
+    case 'lengthenLine':
+      return `Make the line ${showLength(repair.toM, system)} long`;
+    case 'snellFromPoint':
+      return 'Snell it with the line in by the point’s side';
+    case 'setSpacing':
+      return `Space the hooks ${showLength(repair.toM, system)} from wrap to eye`;
+    case 'turnGate':
+      return 'Turn the gate to the rod';
     case 'pinchBarbs':
       return repair.count === 1 ? 'Pinch the barb flat' : 'Pinch the barbs flat';
     default:
@@ -357,4 +384,6 @@ const BEARS_ON = {
   split: 'the split of a ring',
   rim: 'a sharp rim',
   knot: 'a knot',
+  lineKnot: 'the knot',
+  snell: 'the snell of a hook',
 } as const;

@@ -15,6 +15,16 @@ export function termWords(term: LengthTerm, system: UnitSystem): string {
       return `shaft under the ${term.end} wraps`;
     case 'tag':
       return `${term.end} tag`;
+    case 'finished':
+      return 'finished length';
+    case 'knot':
+      return `${term.end === 'nose' ? 'rod' : 'hook'} end knot, ${term.turns} turns`;
+    case 'tiedLoop':
+      return `${term.end === 'nose' ? 'rod' : 'hook'} end loop, ${showLength(term.insideM, system)} long`;
+    case 'snell':
+      return `snell of ${term.wraps} wraps on ${showLength(term.shankM, system)} wire`;
+    case 'spare':
+      return 'spare for a spoilt knot';
     case 'stack':
       return 'stack';
     case 'freeRoom':
@@ -61,4 +71,5 @@ export const CUT_WORDS: Readonly<Record<CutLength['of'], string>> = {
   skirtLayer: 'Skirt strip',
   keeper: 'Keeper wire',
   lockWire: 'Lock wire',
+  link: 'Link',
 };

@@ -75,6 +75,8 @@ const AMOUNT_WORDS: Readonly<Record<Amount['of'], string>> = {
   pushOut: 'point comes out at',
   collarAt: 'band at',
   tag: 'tag',
+  spacing: 'shank to next eye',
+  finished: 'finished length',
   count: 'how many',
   wraps: 'wraps',
   turns: 'turns',
@@ -123,6 +125,22 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
         what: `Cut the ${lower(carrier.wire)} to ${size('cut')}.`,
         how: 'Loops, wraps and tags are in this length.',
       };
+    case 'cutLine':
+      return {
+        what: `Cut the ${lower(carrier.wire)} to ${size('cut')}.`,
+        how: 'Knots, snells, tags and a spare for a spoilt knot are in this length.',
+      };
+    case 'tieEnd':
+      return lineEndWords(build, operation.end, operation.holding.map(name));
+    case 'snell': {
+      const { snell } = stateOf(itemOf(build, operation.hook), 'hook');
+      const side = snell?.enters === 'backSide' ? 'from the back of the hook' : 'from the side of the point';
+      const spacing = size('spacing');
+      return {
+        what: `Snell the ${name(operation.hook)}: ${snell?.wraps ?? 0} wraps.`,
+        how: `Line through the eye ${side}, wraps about the shank towards the bend, the end back through them.${spacing === '' ? '' : ` Hold it beside the hook behind first: ${spacing} of line from its last wrap to that eye.`}`,
+      };
+    }
     case 'takeFrame': {
       const head = operation.head ? ` with its ${name(operation.head)}` : '';
       const frame = carrierRoom(carrier).bought(carrier)?.name.toLowerCase() ?? 'frame';
@@ -282,11 +300,53 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
         what: `Put the eye of the ${name(operation.hook)} over the point of the ${name(operation.on)}.`,
         how: 'Cap off. Nothing else goes over this point afterwards.',
       };
+    case 'tieLink': {
+      const held = listed(operation.holding.map(name));
+      return {
+        what: `Loop the ${name(operation.item)} through the eye of the ${name(operation.hook)}${held === '' ? '' : ` and tie the ${held} to it`}.`,
+        how: `${size('spacing')} from eye to eye, cut to ${size('cut')}. Wet the knots and draw them down; trim.`,
+      };
+    }
+    case 'threadBait':
+      return baitWords(build, operation.item, name(operation.item));
     case 'capPoint':
       return { what: `Cap the point of the ${name(operation.hook)}.`, how: 'It stays covered until it is needed.' };
     default:
       return never(operation, 'stepWords');
   }
+}
+
+/** A worm up over the eye to the collar, the rest on the hooks behind it; or through its side once. */
+function baitWords(build: Build, item: ItemId, name: string): StepWords {
+  const { hangs } = stateOf(itemOf(build, item), 'bait');
+  return hangs === 'throughSide'
+    ? { what: `Put the hook once through the side of the ${name}.`, how: 'Point out; the rest trails.' }
+    : {
+        what: `Thread the ${name} head first on the front hook, up to the collar.`,
+        how: 'Point out. The other hooks go through it where they come to lie, so that it trails straight and does not ball up.',
+      };
+}
+
+/** A knot or a loop at the end of a line. */
+function lineEndWords(build: Build, end: End, held: readonly string[]): StepWords {
+  const form = wireEnd(build.carrier, end);
+  const to = held.length > 0 ? ` to the ${listed(held)}` : '';
+  if (form.form === 'tiedLoop') {
+    return {
+      what: `Knot a loop into the ${endName(build, end)}.`,
+      how: `The line doubled, an overhand knot passed twice${held.length > 0 ? `; the ${listed(held)} in the loop` : ''}. Wet it, draw all strands down together.`,
+    };
+  }
+  if (form.form !== 'knot') return { what: '', how: '' };
+  return form.knot === 'palomar'
+    ? {
+        what: `Tie the ${endName(build, end)}${to} with a palomar knot.`,
+        how: 'Doubled line through the eye, an overhand knot in it, the loop over what hangs there. Wet it, draw it down.',
+      }
+    : {
+        what: `Tie the ${endName(build, end)}${to} with a clinch knot, ${form.turns} turns.`,
+        how: 'Through the eye, turns about the standing line, the end back through the first of them. Wet it, draw it down.',
+      };
 }
 
 /** A part's name, told from others of that name by its finish, or by standing in front or behind. */

@@ -68,6 +68,10 @@ const WORDS: Readonly<Record<PartFieldKey, string>> = {
   legM: 'leg',
   standM: 'stands off the shank',
   metalLengthM: 'metal',
+  breakingN: 'strength in newtons',
+  stiffness: 'feel',
+  rolls: 'rolls its bait',
+  gripN: 'slips at, in newtons',
 };
 
 /** `Hole`: what a field is called. */

@@ -4,7 +4,7 @@ import type { SlotCode } from '../core/judgement/slot';
 export const SLOT_WORDS: Readonly<Record<SlotCode, string>> = {
   head: 'A head goes here',
   mainHook: 'A hook is cast in the head',
-  guardBead: 'A bead goes next to the tie',
+  guardBead: 'A bead goes here, to spare wire or knot',
   blade: 'A blade hangs on this clevis',
   bladeOnClevis: 'A blade on its clevis goes here',
   bearingBead: 'A bead goes behind it, to turn on',
@@ -19,4 +19,7 @@ export const SLOT_WORDS: Readonly<Record<SlotCode, string>> = {
   tailHook: 'A hook hangs on this ring',
   skirt: 'A skirt is pushed on the collar',
   skirtLayer: 'Strands go in this band',
+  lastHook: 'The last hook is snelled here',
+  frontHook: 'A hook goes ahead of it',
+  bait: 'Worm, minnow or leech goes on this hook',
 };

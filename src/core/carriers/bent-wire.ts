@@ -7,7 +7,7 @@ import type { Frame } from '../parts/kinds/frame';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireFormSchema, type Section } from '../parts/wire-form';
 import type { LengthTerm } from './length-term';
-import { pointOn, walkWire, type Pose } from './wire-path';
+import { ALONG_X, pointOn, walkWire } from './wire-path';
 import type { CarrierRoom } from './room';
 
 /** A bent wire: its nose is cast in a head, its arm carries the strand. */
@@ -25,8 +25,6 @@ const IN_HEAD_M = 0.012;
 
 /** A bend moved along a wire asks for this little more or less. Trade estimate. */
 const SPARE_WIRE_M = 0.001;
-
-const ORIGIN: Pose = { xM: 0, yM: 0, angleRad: 0 };
 
 /** A bought frame as the carrier it is. */
 export function carrierOfFrame({ wire, form, id, name, maker }: Frame): BentWire {
@@ -66,16 +64,18 @@ const pathOf = lastPer((carrier: BentWire, headWireAtM: number) =>
 export const bentWireRoom: CarrierRoom<BentWire> = {
   // Its nose is in its head and has no form of its own.
   end: ({ tail }, end) => (end === 'tail' ? tail : { form: 'plain' }),
+  forms: ['plain', 'wrappedLoop', 'bentLoop', 'bentOver'],
   castsNose: true,
   hangsBy: 'tie',
   tieInsideM,
+  isLimp: false,
   isAsLongAsItsStack: false,
   runM: ({ armM }) => armM,
   lie: (carrier, tailM, headWireAtM) => {
     const path = pathOf(carrier, headWireAtM);
     const at = pointOn(path.arm, tailM);
     const trail = { xM: at.xM - tailM, yM: at.yM, angleRad: 0 };
-    return { path, lines: { run: path.arm, trail, head: ORIGIN, tie: path.tie ?? ORIGIN } };
+    return { path, lines: { run: path.arm, trail, head: ALONG_X, tie: path.tie ?? ALONG_X } };
   },
   terms: ({ sections, armM, wire }) => [
     { code: 'inHead', lengthM: IN_HEAD_M },
@@ -116,7 +116,7 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
     const { armM, sections, wire } = carrier;
     if (armM <= 0) return null;
     const tie = sections.find(isTie);
-    return { armM, bendWireM: tie ? wireIn(tie, wire.diameterM) : 0, bendInsideM: tieInsideM(carrier) };
+    return { wire, armM, bendWireM: tie ? wireIn(tie, wire.diameterM) : 0, bendInsideM: tieInsideM(carrier) };
   },
   bought: ({ bought }) => bought,
   threadedOver: ['tail'],

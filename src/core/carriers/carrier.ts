@@ -3,15 +3,18 @@ import * as z from 'zod/mini';
 import type { WireEnd } from '../parts/wire-form';
 import { bentWireRoom, bentWireSchema } from './bent-wire';
 import type { CarrierRoom } from './room';
+import { lineCarrierSchema, lineRoom } from './line';
 import { straightWireRoom, straightWireSchema } from './straight-wire';
 
-export const carrierSchema = z.discriminatedUnion('kind', [straightWireSchema, bentWireSchema]);
+export const carrierSchema = z.discriminatedUnion('kind', [straightWireSchema, bentWireSchema, lineCarrierSchema]);
 export type Carrier = z.infer<typeof carrierSchema>;
 export type CarrierKind = Carrier['kind'];
+/** What a carrier is made of. */
+export type Stock = Carrier['wire'];
 
 type Rooms = { readonly [K in CarrierKind]: CarrierRoom<Extract<Carrier, { kind: K }>> };
 
-export const CARRIERS: Rooms = { straightWire: straightWireRoom, bentWire: bentWireRoom };
+export const CARRIERS: Rooms = { straightWire: straightWireRoom, bentWire: bentWireRoom, line: lineRoom };
 
 /** The room of this carrier's kind. */
 export function carrierRoom<C extends Carrier>({ kind }: C): CarrierRoom<C> {

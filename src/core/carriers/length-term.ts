@@ -1,5 +1,7 @@
 /** The terms a length to cut is made up of, and those of the ends of a wire. */
-import { turnsAllowance, wireInEnd, wrapsAllowance } from '../parts/formed-wire';
+import { wireInEnd } from '../parts/formed-wire';
+import { knotAllowance, loopAllowance } from '../parts/knots';
+import { turnsAllowance, wrapsAllowance } from '../parts/turns';
 import type { WireEnd } from '../parts/wire-form';
 
 export type LengthTerm =
@@ -12,6 +14,14 @@ export type LengthTerm =
   | { readonly code: 'wraps'; readonly end: 'nose' | 'tail'; readonly wraps: number; readonly lengthM: number }
   | { readonly code: 'underWraps'; readonly end: 'nose' | 'tail'; readonly lengthM: number }
   | { readonly code: 'tag'; readonly end: 'nose' | 'tail'; readonly lengthM: number }
+  /** Of a line: from where it bears at its nose to its end, knots and loops among it. */
+  | { readonly code: 'finished'; readonly lengthM: number }
+  | { readonly code: 'knot'; readonly end: 'nose' | 'tail'; readonly turns: number; readonly lengthM: number }
+  | { readonly code: 'tiedLoop'; readonly end: 'nose' | 'tail'; readonly insideM: number; readonly lengthM: number }
+  /** Wraps about the shank of a hook. */
+  | { readonly code: 'snell'; readonly wraps: number; readonly shankM: number; readonly lengthM: number }
+  /** Kept for a knot that is spoilt. */
+  | { readonly code: 'spare'; readonly lengthM: number }
   | { readonly code: 'stack'; readonly lengthM: number }
   | { readonly code: 'freeRoom'; readonly lengthM: number }
   /** Cast into the head. */
@@ -49,5 +59,15 @@ export function endTerms(end: 'nose' | 'tail', form: WireEnd, wireM: number): Le
         { code: 'tag', end, lengthM: tagM },
       ];
     }
+    case 'knot':
+      return [
+        { code: 'knot', end, turns: form.turns, lengthM: knotAllowance(form, wireM) },
+        { code: 'tag', end, lengthM: form.tagM },
+      ];
+    case 'tiedLoop':
+      return [
+        { code: 'tiedLoop', end, insideM: form.insideM, lengthM: loopAllowance(form, wireM) },
+        { code: 'tag', end, lengthM: form.tagM },
+      ];
   }
 }

@@ -2,6 +2,7 @@
  * What a kind of carrier says for itself. A carrier is what parts are threaded on: a wire, straight or bent. Each kind has a
  * room of its own in this folder; carrier.ts lists them all. A line, the shank of a hook and a moulded body come here too.
  */
+import type { Wire } from '../parts/kinds/wire';
 import type { WireEnd } from '../parts/wire-form';
 import type { LengthTerm } from './length-term';
 import type { Pose, WirePath } from './wire-path';
@@ -42,6 +43,7 @@ export interface LaidRun extends Lie {
 
 /** An arm with a mass at its end, bent at its root. */
 export interface CarrierSpring {
+  readonly wire: Wire;
   readonly armM: number;
   /** Wire in the bend at its root, m, and the clear inside of that; null where there is none. */
   readonly bendWireM: number;
@@ -61,12 +63,16 @@ export interface Making {
 export interface CarrierRoom<C> {
   /** The form of an end; `plain` where it has none of its own. */
   readonly end: (carrier: C, end: 'nose' | 'tail') => WireEnd;
+  /** What its ends can be made into. */
+  readonly forms: readonly WireEnd['form'][];
   /** Whether a head is cast about its nose, so that nothing is hung there. */
   readonly castsNose: boolean;
   /** By what it hangs on another carrier. */
   readonly hangsBy: 'nose' | 'tie';
   /** Clear inside of its line tie, where that is neither of its ends, m; null without one. */
   readonly tieInsideM: (carrier: C) => number | null;
+  /** A line: what is on it slides, hooks are snelled on it, and it hangs where it is not pulled. */
+  readonly isLimp: boolean;
   /** Whether its run is made as long as what is on it and the play; else it is as long as it was bent. */
   readonly isAsLongAsItsStack: boolean;
   /** Length of the run its strand is on, m. */
@@ -88,7 +94,7 @@ export interface CarrierRoom<C> {
   /** Its bare run as long as it stands and at another length; null once anything is formed or closed before it. */
   readonly unworked: (carrier: C) => { readonly lengthM: number; readonly at: (lengthM: number) => C } | null;
   /** What a builder takes in place of it. */
-  readonly stock: readonly ('wire' | 'frame')[];
+  readonly stock: readonly ('wire' | 'frame' | 'line')[];
   /** Its length of wire before anything is done to it. */
   readonly bare: (carrier: C, cutM: number) => C;
   /** How many bends the hand makes in it; null where it is not bent at all. */

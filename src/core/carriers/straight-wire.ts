@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { wireLengthM } from '../schema';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
-import type { Pose } from './wire-path';
+import { ALONG_X } from './wire-path';
 import type { CarrierRoom } from './room';
 
 /** A straight wire. `freeRoomM` is the play left between the stack and the nose wraps. */
@@ -15,17 +15,17 @@ export const straightWireSchema = z.strictObject({
 });
 export type StraightWire = z.infer<typeof straightWireSchema>;
 
-const AXIS: Pose = { xM: 0, yM: 0, angleRad: 0 };
-
 /** All its lines are one: x runs from the front of the nose loop. It is as long as what is on it and the play. */
 export const straightWireRoom: CarrierRoom<StraightWire> = {
   end: (carrier, end) => carrier[end],
+  forms: ['plain', 'wrappedLoop', 'bentLoop', 'bentOver'],
   castsNose: false,
   hangsBy: 'nose',
   tieInsideM: () => null,
+  isLimp: false,
   isAsLongAsItsStack: true,
   runM: ({ freeRoomM }, stackM) => freeRoomM + stackM,
-  lie: () => ({ lines: { run: AXIS, trail: AXIS, head: AXIS, tie: AXIS }, path: null }),
+  lie: () => ({ lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X }, path: null }),
   terms: ({ freeRoomM }, stackM) => [
     { code: 'freeRoom', lengthM: freeRoomM },
     { code: 'stack', lengthM: stackM },

@@ -13,6 +13,9 @@ export interface Pose {
   readonly angleRad: number;
 }
 
+/** Along the lure itself. */
+export const ALONG_X: Pose = { xM: 0, yM: 0, angleRad: 0 };
+
 /** A place in the plane of the lure. */
 export interface PlanePlace {
   readonly xM: number;

@@ -3,14 +3,13 @@
  * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
  */
 import { isSame } from '../same';
-import type { Wire } from '../parts/kinds/wire';
-import { opensAgain } from '../carriers/carrier';
+import { opensAgain, type Stock } from '../carriers/carrier';
 import { layOut } from '../geometry/layout';
 import { carrierCut, cutLengths, wireCut } from '../lengths/lengths';
 import type { Build, Item, ItemId } from '../lure/lure';
 
 export type Cost =
-  | { readonly code: 'cutsWire'; readonly wire: Wire; readonly newLengthM: number }
+  | { readonly code: 'cutsWire'; readonly wire: Stock; readonly newLengthM: number }
   | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
   | { readonly code: 'opensRing'; readonly items: readonly ItemId[] }
   | { readonly code: 'cutsTube'; readonly newLengthM: number }

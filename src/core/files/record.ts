@@ -148,7 +148,9 @@ function readOr<T extends z.ZodMiniType>(
 }
 
 function familyOf({ carrier }: Build): Lure['family'] {
-  return carrierRoom(carrier).castsNose ? 'spinnerbait' : 'inlineSpinner';
+  const { castsNose, isLimp } = carrierRoom(carrier);
+  if (isLimp) return 'wormHarness';
+  return castsNose ? 'spinnerbait' : 'inlineSpinner';
 }
 
 function salvageBuild(raw: z.infer<typeof looseSchema>['lure']['build'], leftOut: string[]): Build | null {

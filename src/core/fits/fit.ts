@@ -4,10 +4,9 @@
  * lure and the choice of parts for it. Tolerances are trade estimates.
  */
 import type { Hanger, How, Side } from '../parts/kinds/room';
-import type { Wire } from '../parts/kinds/wire';
 import { roomOf, type Part } from '../parts/part';
 import type { WireEnd } from '../parts/wire-form';
-import { carrierRoom, wireEnd, type Carrier } from '../carriers/carrier';
+import { carrierRoom, wireEnd, type Carrier, type Stock } from '../carriers/carrier';
 import { strandIndexes } from '../lure/editing';
 import {
   childrenOf,
@@ -105,7 +104,7 @@ export function misfits(part: Part, place: Place): Misfit[] {
   return [
     ...(side && place.hanger ? jointMisfits(side, place.hanger, place.wireM) : []),
     ...holdingMisfits(part, place),
-    ...(part.kind === 'wire' ? wireMisfits(part, place) : []),
+    ...(part.kind === 'wire' || part.kind === 'line' ? wireMisfits(part, place) : []),
     ...roomMisfits(part, place),
   ];
 }
@@ -124,10 +123,12 @@ function jointMisfits(side: Side, on: Hanger, wireM: number): Misfit[] {
       if (on.hanger === 'tie') return ringOverTie(side.insideM, on);
       return on.hanger === 'swivelEye' ? eyeOnRing(on.openM, side.wiresM) : [];
     case 'hookEye':
+      if (on.hanger === 'line') return eyeOnLine(side.openM, on.lineM);
       if (on.hanger === 'coil') return eyeOnRing(side.openM, on.wiresM);
       // A stinger's eye goes over the point and barb of the main hook.
       return on.hanger === 'bend' ? tooSmallEye(side.openM, on.wireM, 0) : [];
     case 'swivelEye':
+      if (on.hanger === 'line') return eyeOnLine(side.openM, on.lineM);
       if (on.hanger === 'coil') return eyeOnRing(side.openM, on.wiresM);
       return on.hanger === 'loop' ? tooSmallEye(side.openM, on.wireM, RING_FIT_M) : [];
     case 'wireLoop':
@@ -242,6 +243,11 @@ function bandMisfits(boreM: number, collarM: number): Misfit[] {
   return collarM > boreM * MOST_STRETCH ? [{ code: 'bandTooTight', boreM, collarM }] : [];
 }
 
+/** A knot passes the line through the eye twice. */
+function eyeOnLine(eyeM: number, lineM: number): Misfit[] {
+  return tooSmallEye(eyeM, 2 * lineM, 0);
+}
+
 /** Both turns of the ring pass through the eye. */
 function eyeOnRing(eyeM: number, ringWiresM: number): Misfit[] {
   return tooSmallEye(eyeM, ringWiresM, RING_FIT_M);
@@ -257,7 +263,7 @@ function insideRing({ insideM }: Coil, holderM: number, heldM: number): Misfit[]
   return insideM < neededM ? [{ code: 'ringTooSmall', insideM, neededM }] : [];
 }
 
-function wireMisfits({ diameterM }: Wire, { threaded, held, loops }: Place): Misfit[] {
+function wireMisfits({ diameterM }: Stock, { threaded, held, loops }: Place): Misfit[] {
   const worst = threaded
     .flatMap((side) => jointMisfits(side, { hanger: 'wire', diameterM }, diameterM))
     .sort((a, b) => Number(isLoose(a)) - Number(isLoose(b)))[0];
@@ -328,11 +334,7 @@ export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'stran
   switch (seat.on) {
     case 'end': {
       const end = wireEnd(on, seat.end);
-      return {
-        ...NOWHERE,
-        wireM,
-        hanger: isLoop(end) ? { hanger: 'loop', insideM: end.insideDiameterM, wireM } : null,
-      };
+      return { ...NOWHERE, wireM, hanger: hangerAt(end, wireM) };
     }
     case 'tie':
       return { ...NOWHERE, wireM, hanger: { hanger: 'tie', insideM: tieInside(on), wireM } };
@@ -347,6 +349,16 @@ export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'stran
 function carrierAt(build: Build, seat: Exclude<Item['seat'], { on: 'strand' }>): Carrier {
   const id = seat.on === 'item' ? carrierOfItem(build, itemOf(build, seat.item)) : (seat.carrier ?? FIRST_CARRIER);
   return carrierWith(build, id)?.carrier ?? build.carrier;
+}
+
+/** What an end offers to hang on. */
+function hangerAt(end: WireEnd, wireM: number): Hanger | null {
+  if (isLoop(end)) return { hanger: 'loop', insideM: end.insideDiameterM, wireM };
+  return isLineEnd(end) ? { hanger: 'line', lineM: wireM } : null;
+}
+
+function isLineEnd({ form }: WireEnd): boolean {
+  return form === 'knot' || form === 'tiedLoop';
 }
 
 function isLoop(end: WireEnd): end is LoopEnd {

@@ -52,7 +52,7 @@ export function placementEdits(build: Build, placement: Placement, part: Part): 
       return [{ kind: 'swapPart', item: placement.item, part }];
     case 'wire':
       if (part.kind === 'frame') return takeFrame(build, part);
-      return part.kind === 'wire' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
+      return part.kind === 'wire' || part.kind === 'line' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
     case 'thread':
       return [threadParts(build, part, placement.index)];
     case 'threadOnClevis':

@@ -82,6 +82,7 @@ function carrierEdit(build: Build, a: number, b: number): Edit {
   const { carrier } = build;
   const tail = a % 2 ? ({ form: 'plain' } as const) : USUAL_LOOP;
   if (carrier.kind === 'straightWire') return { kind: 'carrier', changes: { freeRoomM: (a % 40) / 10_000, tail } };
+  if (carrier.kind === 'line') return { kind: 'carrier', changes: { lengthM: 0.3 + (a % 40) / 100 } };
   const sections = carrier.sections.map((each, i) =>
     each.section === 'bend' && i === b % carrier.sections.length
       ? { ...each, angleRad: ((a % 60) - 30) / 20, sideRad: ((b % 20) - 10) / 50 }

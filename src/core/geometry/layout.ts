@@ -30,14 +30,17 @@ import {
   lineKind,
   lineOf,
   poseOf,
+  type LeftOut,
   type Line,
   type PlacedClevis,
   type PlacedEnd,
   type PlacedEntry,
   type PlacedOff,
+  type Snelled,
   type Span,
 } from './placed';
 import { bearsAtTail, noseOf, tailOf } from './placed-ends';
+import { atRest, stackOf, type Rest } from './stack';
 import { carriersOf, type Strung } from '../lure/strung';
 import { pathMoved, pointOn, type PlanePlace, type Pose, type WirePath } from '../carriers/wire-path';
 
@@ -59,6 +62,9 @@ export interface LaidCarrier {
   readonly shaft: Span;
   readonly freeRoom: Span;
   readonly stackM: number;
+  readonly snells: readonly Snelled[];
+  /** Bare line left out of it; only of a layout to be drawn. */
+  readonly leftOut: readonly LeftOut[];
   readonly strand: readonly PlacedEntry[];
   readonly clevises: readonly PlacedClevis[];
 }
@@ -74,11 +80,11 @@ export interface Layout extends LaidCarrier, Span {
   readonly off: readonly PlacedOff[];
 }
 
-/** Lays all of a build out, m and rad. @throws Error for a build that structureProblem refuses */
-export function layOut(build: Build): Layout {
+/** Lays all of a build out as it rests, m and rad. @throws Error for a build that structureProblem refuses */
+export function layOut(build: Build, rest: Rest = 'towed'): Layout {
   const [pulled, ...joined] = carriersOf(build);
   if (!pulled) throw new Error('layOut: a build has a carrier');
-  const first = layCarrier(build, pulled, null);
+  const first = layCarrier(build, pulled, null, rest);
   const carriers = [first.laid];
   const off = [...first.off];
   let waiting = joined;
@@ -90,7 +96,7 @@ export function layOut(build: Build): Layout {
         left.push(each);
         continue;
       }
-      const { laid, off: own } = layCarrier(build, each, hung);
+      const { laid, off: own } = layCarrier(build, each, hung, rest);
       carriers.push(laid);
       off.push(...own);
     }
@@ -135,12 +141,14 @@ function layCarrier(
   build: Build,
   { id, carrier, strand }: Strung,
   hung: HangsAt | null,
+  rest: Rest,
 ): { readonly laid: LaidCarrier; readonly off: PlacedOff[] } {
   const room = carrierRoom(carrier);
   const d = carrier.wire.diameterM;
-  const sizes = stackSizes(build, strand);
+  const stack = stackOf(build, strand, d);
   const nose = noseOf(room.end(carrier, 'nose'), d);
-  const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + room.runM(carrier, sizes.totalM) };
+  const runM = room.runM(carrier, stack.totalM);
+  const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + runM };
   const tail = tailOf(room.end(carrier, 'tail'), shaft.x1M, d);
   const bearM = bearsAtTail(tail, d);
   const spot = (at: 'nose' | 'tail' | 'tie') => spotOf(id, at);
@@ -151,7 +159,7 @@ function layCarrier(
   const { lines, path } = hung ? hungBy(room.hangsBy, own, hung, insideNoseM) : own;
 
   const tailChain = hangAll(build, spot('tail'), { ...AT_AXIS, alongM: bearM }, line('trail'));
-  const placed = placeStrand(build, strand, sizes.spans, shaft.x1M, tail, tailChain);
+  const placed = placeStrand(build, strand, atRest(build, strand, stack, runM, rest), shaft.x1M, tail, tailChain);
   const clevises = placeClevises(placed);
   const atNose = room.castsNose
     ? hangAll(build, spot('nose'), AT_AXIS, line('head'))
@@ -168,8 +176,10 @@ function layCarrier(
       nose,
       tail,
       shaft,
-      freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - sizes.totalM },
-      stackM: sizes.totalM,
+      freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - stack.totalM },
+      stackM: stack.totalM,
+      leftOut: [],
+      snells: snellsOn(placed.map(({ item }) => item)),
       strand: placed,
       clevises,
     },
@@ -264,45 +274,6 @@ export function trailingHooks(layout: Layout): PlacedOff[] {
   return layout.off.filter(({ item, forward: isForward }) => item.part.kind === 'hook' && !isForward);
 }
 
-/**
- * Spans measured back from the tail wraps (x ≤ 0). Each entry rests on the next; a clevis's fore leg stands at least
- * its leg gap ahead of its aft leg, further when more than that lies between them.
- */
-function stackSizes(build: Build, strand: readonly StrandEntry[]): { spans: Span[]; totalM: number } {
-  const spans: Span[] = new Array<Span>(strand.length);
-  const aftLegs = new Map<ItemId, Span>();
-  let front = 0;
-  for (let index = strand.length - 1; index >= 0; index--) {
-    const entry = strand[index];
-    if (!entry) continue;
-    const item = itemOf(build, entry.item);
-    const length = entryLength(build, strand, index, item);
-    let x1M = front;
-    if (item.part.kind === 'clevis' && entry.leg === 'fore') {
-      const aft = aftLegs.get(item.id);
-      if (aft) x1M = Math.min(x1M, aft.x0M - item.part.legGapM);
-    }
-    const span = { x0M: x1M - length, x1M };
-    if (entry.leg === 'aft') aftLegs.set(item.id, span);
-    spans[index] = span;
-    front = Math.min(front, span.x0M);
-  }
-  return { spans, totalM: -front };
-}
-
-/** Length an entry takes up in the stack. */
-function entryLength(
-  build: Build,
-  strand: readonly StrandEntry[],
-  index: number,
-  { part, state, flipped }: Item,
-): number {
-  const { threads } = roomOf(part);
-  const beside = strand[flipped ? index - 1 : index + 1];
-  const open = beside ? itemOf(build, beside.item).part : null;
-  return threads ? threads.stackM(part, state, open, index === strand.length - 1) : 0;
-}
-
 function placeClevises(placed: readonly PlacedEntry[]): PlacedClevis[] {
   return placed
     .filter((entry) => entry.leg === 'fore')
@@ -360,9 +331,37 @@ function heldBy(build: Build, item: Item, lies: Along, at: Bearing, line: Line):
   });
 }
 
+/** A hook on the line that goes through its eye, with what it holds. */
+function snelledOn(build: Build, { item, x0M }: PlacedEntry, line: Line): PlacedOff[] {
+  if (item.part.kind !== 'hook') return [];
+  const at = { ...AT_AXIS, alongM: x0M };
+  const lies = { x0M, x1M: x0M + item.part.lengthM };
+  const own: PlacedOff = {
+    item,
+    parent: null,
+    how: 'snelled',
+    line,
+    ...lies,
+    pivotM: x0M,
+    offAxisM: 0,
+    forward: false,
+  };
+  return [own, ...heldBy(build, item, lies, at, line)];
+}
+
+/** The snells on a strand. */
+export function snellsOn(strung: readonly Pick<Item, 'part' | 'state'>[]): Snelled[] {
+  return strung.flatMap(({ part, state }) =>
+    part.kind === 'hook' && state?.of === 'hook' && state.snell
+      ? [{ wraps: state.snell.wraps, shankM: part.wireDiameterM }]
+      : [],
+  );
+}
+
 /** What hangs on a clevis or is slid over a sleeve. */
 function heldOnWire(build: Build, entry: PlacedEntry, clevises: readonly PlacedClevis[], run: Line): PlacedOff[] {
   if (entry.leg === 'aft') return [];
+  if (entry.item.part.kind === 'hook') return snelledOn(build, entry, run);
   const clevis = clevises.find(({ item }) => item.id === entry.item.id);
   const lies = clevis ? { x0M: clevis.foreM, x1M: clevis.aftM } : entry;
   return heldBy(build, entry.item, lies, AT_AXIS, run);

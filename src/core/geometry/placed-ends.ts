@@ -1,4 +1,5 @@
 /** The ends of a wire as they lie: loops, wraps, and where what hangs in them bears. */
+import { knotLength, loopKnotLength } from '../parts/knots';
 import type { WireEnd } from '../parts/wire-form';
 import type { PlacedEnd } from './placed';
 
@@ -40,18 +41,37 @@ function loopLength(end: WireEnd, wireM: number): number {
     case 'wrappedLoop':
     case 'bentLoop':
       return end.insideDiameterM + 2 * wireM;
+    case 'knot':
+      return 0;
+    case 'tiedLoop':
+      return end.insideM + wireM;
   }
 }
 
 function wrapsLength(end: WireEnd, wireM: number): number {
-  return end.form === 'wrappedLoop' ? end.wraps * wireM : 0;
+  switch (end.form) {
+    case 'wrappedLoop':
+      return end.wraps * wireM;
+    case 'knot':
+      return knotLength(end, wireM);
+    case 'tiedLoop':
+      return loopKnotLength(wireM);
+    case 'plain':
+    case 'bentOver':
+    case 'bentLoop':
+      return 0;
+  }
 }
 
+/** Half width of a tied loop that hangs from something, as a share of its length. */
+const TIED_LOOP_SHARE = 0.2;
+
 function insideRadius(end: WireEnd): number {
+  if (end.form === 'tiedLoop') return TIED_LOOP_SHARE * end.insideM;
   return end.form === 'wrappedLoop' || end.form === 'bentLoop' ? end.insideDiameterM / 2 : 0;
 }
 
 /** From the nose to where what hangs at the tail bears, m. */
 export function bearsAtTail({ form, x1M }: PlacedEnd, wireM: number): number {
-  return form === 'plain' || form === 'bentOver' ? x1M : x1M - wireM;
+  return form === 'plain' || form === 'bentOver' || form === 'knot' ? x1M : x1M - wireM;
 }

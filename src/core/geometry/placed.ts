@@ -71,8 +71,9 @@ export interface PlacedEntry extends Span {
 /** Anything that does not have the wire through it: hung, tied, cast, pushed or slid over. */
 export interface PlacedOff extends Span {
   readonly item: Item;
-  readonly parent: Holder;
-  readonly how: How;
+  /** What it sits on; null for a hook that the line goes through. */
+  readonly parent: Holder | null;
+  readonly how: How | 'snelled';
   readonly line: Line;
   /** Where it bears on what it hangs from: the pivot it can swing about. */
   readonly pivotM: number;
@@ -80,6 +81,18 @@ export interface PlacedOff extends Span {
   readonly offAxisM: number;
   /** Hangs forward from the nose loop: its own front points to the tail. */
   readonly forward: boolean;
+}
+
+/** A snell: its wraps, and the thickness of the shank they lie about, m. */
+export interface Snelled {
+  readonly wraps: number;
+  readonly shankM: number;
+}
+
+/** Bare line that a drawing leaves out: at this place along the run, so much of it, m. */
+export interface LeftOut {
+  readonly atM: number;
+  readonly lengthM: number;
 }
 
 export interface PlacedClevis {

@@ -4,7 +4,6 @@ import { addedMass } from '../hydro/added-mass';
 import { spinBlade } from '../hydro/spin-blade';
 import type { Blade } from '../parts/kinds/blade';
 import type { DeltaBlade } from '../parts/kinds/delta-blade';
-import type { Wire } from '../parts/kinds/wire';
 import { wireMass } from '../parts/stock';
 import type { MaterialId } from '../parts/material';
 import type { Body } from './bodies';
@@ -65,7 +64,7 @@ export function facedWaterKg(blade: Blade, waterDensityKgM3: number): number {
 export function armOf(build: Build, layout: Layout, bodies: readonly Body[], waterDensityKgM3: number): ArmOutcome {
   for (const { id, carrier } of carriersOf(build)) {
     const spring = carrierRoom(carrier).spring(carrier);
-    if (spring) return armOn(build, layout, bodies, waterDensityKgM3, id, carrier.wire, spring);
+    if (spring) return armOn(build, layout, bodies, waterDensityKgM3, id, spring);
   }
   return { outcome: 'noArm' };
 }
@@ -76,7 +75,6 @@ function armOn(
   bodies: readonly Body[],
   waterDensityKgM3: number,
   carrier: CarrierId,
-  wire: Wire,
   spring: CarrierSpring,
 ): ArmOutcome {
   const { armM } = spring;
@@ -103,7 +101,7 @@ function armOn(
     (sum, { of, massKg, volumeM3 }) => sum + (share.get(of) ?? 0) * (massKg + waterDensityKgM3 * volumeM3),
     0,
   );
-  return armCarrying(wire, spring, carried, bladeWaterKg);
+  return armCarrying(spring, carried, bladeWaterKg);
 }
 
 /**
@@ -111,8 +109,7 @@ function armOn(
  * @param carriedKg what moves at its tip with the water it displaces, and @param bladeWaterKg what its blades carry along
  */
 export function armCarrying(
-  wire: Wire,
-  { armM, bendWireM, bendInsideM }: CarrierSpring,
+  { wire, armM, bendWireM, bendInsideM }: CarrierSpring,
   carriedKg: number,
   bladeWaterKg: number,
 ): ArmOutcome {
@@ -143,7 +140,7 @@ const TIP_FRICTION = 0.2;
 export function headDragNm(carrier: Carrier, { spanM, lobes }: DeltaBlade, clearanceM: number): number {
   if (touchOf(clearanceM) !== 'dragging') return 0;
   const spring = carrierRoom(carrier).spring(carrier);
-  const sprung = spring && armCarrying(carrier.wire, spring, 1, 0);
+  const sprung = spring && armCarrying(spring, 1, 0);
   if (sprung?.outcome !== 'arm') return 0;
   const depthM = -clearanceM;
   const tipM = spanM / 2;

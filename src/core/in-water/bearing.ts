@@ -29,6 +29,10 @@ const FRICTION: Readonly<Record<MaterialId, number>> = {
   rubber: 0.4,
   tin: 0.25,
   zinc: 0.2,
+  nylon: 0.2,
+  fluorocarbon: 0.18,
+  braid: 0.16,
+  flesh: 0.4,
   hair: 0.35,
   feather: 0.35,
 };

@@ -16,7 +16,7 @@ import { stateOf } from '../lure/item-state';
 import type { LaidCarrier, Layout } from '../geometry/layout';
 import { carrierCut, cutLengths, type CutLength } from '../lengths/lengths';
 import { childrenOf, FIRST_CARRIER, type Build, type CarrierId, type Item, type ItemId } from '../lure/lure';
-import { itemMass } from '../lengths/mass';
+import { itemMass, staysInLure } from '../lengths/mass';
 import { laidAlong, lineKind, lineOf, poseOf, type Line, type LineKind } from '../geometry/placed';
 import { deltaSeats, filmSeats, spinSeats } from '../geometry/seats';
 import { pointOn, type WirePath } from '../carriers/wire-path';
@@ -41,7 +41,8 @@ export function bodiesOf(build: Build, layout: Layout): Body[] {
   );
   const strung = layout.carriers.flatMap(({ id, strand }) =>
     strand.flatMap(({ item, leg, x0M, x1M }) =>
-      leg === 'aft'
+      // A snelled hook is among what hangs.
+      leg === 'aft' || item.part.kind === 'hook'
         ? []
         : [bodyAt(build, layout, cuts, item, lineOf(id, 'run'), (x0M + x1M) / 2, 0, x1M - x0M, turning)],
     ),
@@ -110,12 +111,12 @@ export function besidePath(path: WirePath | null, kind: LineKind, alongM: number
 
 /** A carrier's own mass and drag: as one piece when it is straight, section by section when it is bent. */
 export function carrierBodies(
-  laid: Pick<LaidCarrier, 'id' | 'carrier' | 'lines' | 'path' | 'nose' | 'tail' | 'stackM'>,
+  laid: Pick<LaidCarrier, 'id' | 'carrier' | 'lines' | 'path' | 'nose' | 'tail' | 'stackM' | 'snells'>,
 ): Body[] {
   const { id, carrier, lines, path, nose, tail } = laid;
   const { wire } = carrier;
   const density = densityOf(wire.material);
-  const terms = carrierCut(laid).terms.filter(({ code }) => code !== 'tag');
+  const terms = carrierCut(laid).terms.filter(staysInLure);
   const run = { lines, path, noseM: nose.x0M, tailM: tail.x1M, noseLoopRadiusM: nose.loopInsideRadiusM };
   return carrierRoom(carrier)
     .pieces(carrier, run, terms)

@@ -34,6 +34,10 @@ export type Repair =
   | { readonly code: 'formLoop'; readonly edits: readonly Edit[] }
   | { readonly code: 'takeOutOfClevis'; readonly edits: readonly Edit[] }
   | { readonly code: 'takeOffStinger'; readonly edits: readonly Edit[] }
+  | { readonly code: 'lengthenLine'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'snellFromPoint'; readonly edits: readonly Edit[] }
+  | { readonly code: 'setSpacing'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'turnGate'; readonly edits: readonly Edit[] }
   | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
 
 interface FindingBase {
@@ -67,7 +71,7 @@ export type Finding = FindingBase &
     /** Nothing smooth behind what turns: it bears on the wraps, on thread or on lead. */
     | {
         readonly code: 'missingGuard';
-        readonly bearsOn: 'wraps' | 'thread' | 'lead' | 'tube' | 'split' | 'rim' | 'knot';
+        readonly bearsOn: 'wraps' | 'thread' | 'lead' | 'tube' | 'split' | 'rim' | 'knot' | 'lineKnot' | 'snell';
       }
     | { readonly code: 'hollowOutward' }
     | { readonly code: 'tubeCover'; readonly coversM: number; readonly neededM: number }
@@ -120,6 +124,29 @@ export type Finding = FindingBase &
     /** A piece that weighs far more or less than its measures give. */
     | { readonly code: 'doubtfulMass'; readonly massKg: number; readonly geometryKg: number }
     | { readonly code: 'noHook' }
+    /** What is on a line is longer than it. */
+    | { readonly code: 'lineTooShort'; readonly lengthM: number; readonly neededM: number }
+    /** A bead that a knot slips through. */
+    | { readonly code: 'slipsOverKnot'; readonly boreM: number; readonly knotM: number }
+    /** What rests on a knot or a snell: a small bead spares it, anything else chafes. */
+    | { readonly code: 'knotGuard'; readonly on: 'snell' | 'knot' }
+    | { readonly code: 'pointTurnsIn' }
+    /** From a hook to the next: line from its last wrap to that eye, and air between the two. */
+    | { readonly code: 'hookSpacing'; readonly spacingM: number; readonly gapM: number }
+    | { readonly code: 'rollsBehind' }
+    /** Bait beyond the last hook; below zero where the hook is beyond the bait. */
+    | {
+        readonly code: 'baitOnHooks';
+        readonly is: 'held' | 'long' | 'short';
+        readonly beyondM: number;
+        readonly usualHooks: number;
+      }
+    /** Where the gate of a quick-change clevis looks. */
+    | { readonly code: 'gate' }
+    /** Thin metal that turns on bare line. */
+    | { readonly code: 'sawsLine'; readonly legM: number }
+    | { readonly code: 'stopHolds'; readonly gripN: number; readonly pullN: number }
+    | { readonly code: 'lineTwist'; readonly rolls: boolean }
   );
 
 /** What a bend of the wire can put right or wrong. */

@@ -11,6 +11,7 @@ import { bladeFindings, type Spreads } from './checks/blades';
 import { buzzFindings } from './checks/buzz';
 import { clevisFindings } from './checks/clevises';
 import { fittingFindings } from './checks/fittings';
+import { lineFindings } from './checks/lines';
 import { measureFindings } from './checks/measures';
 import { ruleFindings } from './checks/rules';
 import { softFindings } from './checks/soft';
@@ -41,12 +42,15 @@ const ORDER: readonly Severity[] = ['fault', 'caution', 'good'];
  */
 export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, spare: readonly Part[] = []): Finding[] {
   const layout = layOut(lure.build);
+  const prediction = context.prediction ?? predictSpin(lure.build, context.water, [context.speedMps]);
+  const pulls = pullsOf(prediction);
   return [
     ...measureFindings(lure.build),
-    ...bladeFindings(lure, layout, spreadsToCheck(lure, context), spare),
+    ...bladeFindings(lure, layout, spreadsOf(prediction), spare),
     ...onEachCarrier(lure.build, layout, (build, laid) => [
       ...clevisFindings(build, laid, spare),
       ...armFindings(build, laid),
+      ...lineFindings(build, laid, spare, pulls),
     ]),
     ...fittingFindings(lure.build, layout),
     ...buzzFindings(lure, layout),
@@ -89,12 +93,16 @@ function editOn(on: CarrierId, edit: Edit): Edit {
   }
 }
 
-function spreadsToCheck({ build }: Lure, { water, speedMps, prediction }: FindingsContext): Spreads {
-  const { blades } = prediction ?? predictSpin(build, water, [speedMps]);
+function spreadsOf({ blades }: SpinPrediction): Spreads {
   return new Map(
     blades.map(({ station, at: [at] }) => [
       station,
       doesTurn(at) ? [at.spreadRad.low, at.spreadRad.value, at.spreadRad.high] : [],
     ]),
   );
+}
+
+/** What each blade pulls at that speed, N. */
+function pullsOf({ blades }: SpinPrediction): ReadonlyMap<string, number> {
+  return new Map(blades.map(({ station, at: [at] }) => [station, doesTurn(at) ? at.dragN.value : 0]));
 }

@@ -9,7 +9,9 @@ import { lineToOutline, type PlanePoint } from '../geometry/plane';
 import { isBored } from '../parts/bored';
 import { pointOn } from '../carriers/wire-path';
 import { applyEdits } from '../lure/edit';
-import { newItemId, USUAL_LOOP, type ItemId, type Lure } from '../lure/lure';
+import { newItemId, USUAL_LOOP, type End, type ItemId, type Lure } from '../lure/lure';
+import { carrierRoom } from '../carriers/carrier';
+import { USUAL_TIED_LOOP } from './families/worm-harness';
 import { stepItem, strandIndexes, threadParts } from '../lure/editing';
 import type { Part, PartKind } from '../parts/part';
 import { beadToAdd } from './checks/blades';
@@ -92,7 +94,7 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
     case 'noHead':
       return fill(lure, spare, 'head');
     case 'noHook':
-      return fill(lure, spare, 'mainHook', 'tailHook', 'tailRing');
+      return fill(lure, spare, 'mainHook', 'tailHook', 'tailRing', 'lastHook');
     case 'noTurningBlade':
       return fill(lure, spare, 'blade', 'bladeOnClevis', 'deltaBlade', 'endBlade', 'swivel');
     case 'emptyClevis':
@@ -104,7 +106,7 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
     case 'missingGuard':
       return fill(lure, spare, 'bearingBead');
     case 'endNotFormed':
-      return [{ code: 'formLoop', edits: [{ kind: 'carrier', changes: { [finding.end]: USUAL_LOOP } }] }];
+      return formEnd(lure, finding.end, spare);
     case 'silentBell':
       return id ? striker(lure, id, spare) : [];
     case 'bellWithoutSleeve':
@@ -136,6 +138,14 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
     default:
       return [];
   }
+}
+
+/** A loop: of wire, or knotted into line; at the hook end of a line a hook. */
+function formEnd(lure: Lure, end: End, spare: readonly Part[]): Repair[] {
+  const { isLimp } = carrierRoom(lure.build.carrier);
+  if (isLimp && end === 'tail') return fill(lure, spare, 'lastHook');
+  const loop = isLimp ? USUAL_TIED_LOOP : USUAL_LOOP;
+  return [{ code: 'formLoop', edits: [{ kind: 'carrier', changes: { [end]: loop } }] }];
 }
 
 /** How many parts of a kind are offered for a place. */

@@ -19,7 +19,10 @@ export type SlotCode =
   | 'tailRing'
   | 'tailHook'
   | 'skirt'
-  | 'skirtLayer';
+  | 'skirtLayer'
+  | 'lastHook'
+  | 'frontHook'
+  | 'bait';
 
 /** A place that asks for a part, and the kinds that go there. */
 export interface Slot {

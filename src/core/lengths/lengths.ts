@@ -4,12 +4,13 @@
  * turn is √((2πd)² + d²) and the shaft under it d. Bends and round loops: formed-wire.ts. Source: docs/model.md, lengths and
  * fits.
  */
-import { turnsAllowance } from '../parts/formed-wire';
+import { turnsAllowance } from '../parts/turns';
+import { snellAllowance } from '../parts/knots';
 import { keeperWire } from '../parts/kinds/keeper';
+import type { Link } from '../parts/kinds/link';
 import type { SoftWire } from '../parts/kinds/soft-wire';
-import type { Wire } from '../parts/kinds/wire';
 import type { Part } from '../parts/part';
-import { carrierRoom } from '../carriers/carrier';
+import { carrierRoom, type Stock } from '../carriers/carrier';
 import { stateOf } from '../lure/item-state';
 import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from '../geometry/layout';
 import { endTerms, type LengthTerm } from '../carriers/length-term';
@@ -18,7 +19,7 @@ import { lineOf, type PlacedEnd } from '../geometry/placed';
 import { carrierWith } from '../lure/strung';
 
 export interface CutLength {
-  readonly of: 'wire' | 'shrinkTube' | 'spacer' | 'skirtLayer' | 'keeper' | 'lockWire';
+  readonly of: 'wire' | 'shrinkTube' | 'spacer' | 'skirtLayer' | 'keeper' | 'lockWire' | 'link';
   /** The item that is cut; null for a carrier. */
   readonly item: Item | null;
   /** The carrier whose wire it is; null for an item. */
@@ -49,14 +50,24 @@ export function wireCut(build: Build, layout: Layout = layOut(build)): CutLength
 }
 
 /** A carrier's own wire, also that of a bought frame. */
-export function carrierCut({ id, carrier, stackM }: Pick<LaidCarrier, 'id' | 'carrier' | 'stackM'>): CutLength {
+export function carrierCut({
+  id,
+  carrier,
+  stackM,
+  snells,
+}: Pick<LaidCarrier, 'id' | 'carrier' | 'stackM' | 'snells'>): CutLength {
   const room = carrierRoom(carrier);
   const ends = (end: End) => endTerms(end, room.end(carrier, end), carrier.wire.diameterM);
-  return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...ends('tail')], id);
+  const wraps = snells.map((snell): LengthTerm => ({
+    code: 'snell',
+    ...snell,
+    lengthM: snellAllowance(snell.wraps, snell.shankM, carrier.wire.diameterM),
+  }));
+  return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...wraps, ...ends('tail')], id);
 }
 
 /** The wire that is cut; null for what is cut of an item. */
-export function wireOfCut(build: Build, { carrier }: CutLength): Wire | null {
+export function wireOfCut(build: Build, { carrier }: CutLength): Stock | null {
   return carrier === null ? null : (carrierWith(build, carrier)?.carrier.wire ?? null);
 }
 
@@ -75,6 +86,8 @@ function pieceCuts(build: Build): CutLength[] {
         const about = item.seat.on === 'item' ? build.items[item.seat.item]?.part : undefined;
         return [sum('lockWire', item, lockTerms(part, stateOf(item, 'lock').turns, about))];
       }
+      case 'link':
+        return [sum('link', item, linkTerms(part, stateOf(item, 'link').lengthM))];
       default:
         return [];
     }
@@ -103,6 +116,21 @@ export function tubeTerms(tail: PlacedEnd, endM: number, share: number): LengthT
     { code: 'overLoop', lengthM: loopM },
     { code: 'overRingAndEye', lengthM: behindM },
     { code: 'lengthwiseShrink', share, lengthM: coveredM / (1 - share) - coveredM },
+  ];
+}
+
+/** What is left over at each end of a link and clipped. Trade estimate. */
+const LINK_TAG_M = 0.04;
+/** A link is looped through the eye before it, its two strands knotted together, and tied to the eye behind with this. */
+const LINK_KNOT = { form: 'knot', knot: 'palomar', turns: 1, tagM: LINK_TAG_M } as const;
+const LINK_LOOP_M = 0.006;
+
+/** Of a link from eye to eye: a loop about the eye before it, a knot at the eye behind. */
+export function linkTerms({ diameterM }: Pick<Link, 'diameterM'>, lengthM: number): LengthTerm[] {
+  return [
+    { code: 'finished', lengthM },
+    ...endTerms('nose', { form: 'tiedLoop', insideM: LINK_LOOP_M, tagM: LINK_TAG_M }, diameterM),
+    ...endTerms('tail', LINK_KNOT, diameterM),
   ];
 }
 

@@ -29,7 +29,12 @@ export function itemMass({ id, part, state }: Item, cuts: readonly CutLength[]):
   return roomOf(part).massKg(part, state, cut ? lengthInLure(cut.terms) : null);
 }
 
-/** Of what is cut, what stays in the lure, m: tags are clipped off. */
+/** Whether this stays in the lure: tags are clipped off, and with them what was kept for a spoilt knot. */
+export function staysInLure({ code }: LengthTerm): boolean {
+  return code !== 'tag' && code !== 'spare';
+}
+
+/** Of what is cut, what stays in the lure, m. */
 export function lengthInLure(terms: readonly LengthTerm[]): number {
-  return terms.filter(({ code }) => code !== 'tag').reduce((total, term) => total + term.lengthM, 0);
+  return terms.filter(staysInLure).reduce((total, term) => total + term.lengthM, 0);
 }

@@ -130,7 +130,7 @@ describe('what sits on what', () => {
       }
     }
     const threaded = applyEdits(sound, [threadParts(sound.build, each, 0)]);
-    expect(threaded.ok).toBe(canThread(kind));
+    expect(threaded.ok).toBe(canThread(kind, sound.build.carrier));
   });
 
   it('a head takes one hook and one skirt, a hook one trailer, a wire one head; another has no room', () => {

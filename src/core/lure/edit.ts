@@ -4,9 +4,10 @@
  */
 import { applyPatch, createPatch, type Operation } from 'rfc6902';
 import * as z from 'zod/mini';
-import { noteText, shortText, wireLengthM } from '../schema';
+import { lineLengthM, noteText, shortText, wireLengthM } from '../schema';
 import { never } from '../never';
 import { partSchema, stateSchema } from '../parts/part';
+import { lineSchema } from '../parts/kinds/line';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
 import {
@@ -93,11 +94,15 @@ export const editSchema = z.discriminatedUnion('kind', [
     kind: z.literal('carrier'),
     on,
     changes: z.strictObject({
-      wire: z.optional(wireSchema),
+      wire: z.optional(z.discriminatedUnion('kind', [wireSchema, lineSchema])),
       tail: z.optional(wireEndSchema),
-      /** Of a straight wire only. */
+      /** Of a straight wire or a line only. */
       nose: z.optional(wireEndSchema),
+      /** Of a straight wire only. */
       freeRoomM: z.optional(wireLengthM),
+      /** Of a line only. */
+      lengthM: z.optional(lineLengthM),
+      spareM: z.optional(lineLengthM),
       /** Of a bent wire only. */
       startRad: z.optional(bentWireSchema.def.shape.startRad),
       sections: z.optional(bentWireSchema.def.shape.sections),

@@ -1,5 +1,6 @@
 /** The edits behind what a builder asks for: put in, take out, move, swap. Pure; the edits are applied elsewhere. */
-import type { Part } from '../parts/part';
+import { USUAL_SNELL } from '../parts/kinds/hook';
+import type { ItemState, Part } from '../parts/part';
 import type { Edit } from './edit';
 import { usualState } from './item-state';
 import { hangingOn, threadedOn } from './strung';
@@ -7,10 +8,14 @@ import { newItemId, type Build, type Item, type ItemId, type Leg, type Seat, typ
 
 /** What a hook is called until the builder says otherwise. */
 function hookRole(build: Build, seat: Seat): string {
+  if (seat.on === 'strand') return 'snelled hook';
   if (seat.on !== 'item') return 'tail hook';
   if (seat.how === 'moulded') return 'main hook';
   return build.items[seat.item]?.part.kind === 'hook' ? 'stinger hook' : 'tail hook';
 }
+
+/** A hook on its snell, as it is tied unless told otherwise. */
+const SNELLED: ItemState = { of: 'hook', pinched: false, snell: USUAL_SNELL };
 
 function newItem(build: Build, part: Part, seat: Seat, taken: ReadonlySet<string>): Item {
   return {
@@ -19,7 +24,7 @@ function newItem(build: Build, part: Part, seat: Seat, taken: ReadonlySet<string
     seat,
     role: part.kind === 'hook' ? hookRole(build, seat) : null,
     flipped: false,
-    state: usualState(part),
+    state: part.kind === 'hook' && seat.on === 'strand' ? SNELLED : usualState(part),
   };
 }
 
@@ -29,13 +34,24 @@ export function threadParts(build: Build, part: Part, index: number, count = 1):
   const items: Item[] = [];
   const entries: { index: number; entry: StrandEntry }[] = [];
   for (let n = 0; n < count; n++) {
-    const item = newItem(build, part, { on: 'strand' }, taken);
+    const item = spaced(newItem(build, part, { on: 'strand' }, taken), build.strand.slice(index), build);
     taken.add(item.id);
     items.push(item);
     const legs: (Leg | null)[] = part.kind === 'clevis' ? ['fore', 'aft'] : [null];
     for (const leg of legs) entries.push({ index: index + entries.length, entry: { item: item.id, leg } });
   }
   return { kind: 'insert', items, entries };
+}
+
+/** Two and a half finger widths, as builders space their hooks. Trade estimate. */
+const USUAL_SPACING_M = 0.045;
+
+/** A hook that goes on ahead of another stands off it. */
+function spaced(item: Item, behind: readonly StrandEntry[], { items }: Build): Item {
+  const { state } = item;
+  if (state?.of !== 'hook' || !state.snell) return item;
+  const isAhead = behind.some((entry) => items[entry.item]?.part.kind === 'hook');
+  return isAhead ? { ...item, state: { ...state, snell: { ...state.snell, behindM: USUAL_SPACING_M } } } : item;
 }
 
 /** Hangs, ties or slides a part onto a wire end or another item. */

@@ -3,8 +3,8 @@
  */
 import type { Holds, Port, How } from '../parts/kinds/room';
 import { portsOf, type PartKind } from '../parts/part';
-import { carrierRoom, type Carrier } from '../carriers/carrier';
-import { carrierOfItem, carriersOf, carrierWith, holderOfJoint } from './strung';
+import { carrierRoom, wireEnd, type Carrier } from '../carriers/carrier';
+import { carrierOfItem, carriersOf, carrierWith, holderOfJoint, threadedOn } from './strung';
 import { usualState } from './item-state';
 import {
   childrenOf,
@@ -70,9 +70,10 @@ const LOOP_TAKES: ReadonlySet<Port> = new Set<Port>(['coil', 'hookEye', 'hole', 
 const TIE_TAKES: ReadonlySet<Port> = new Set<Port>(['coil']);
 const NOSE_TAKES: ReadonlySet<Port> = new Set<Port>(['cast']);
 
-/** Whether a wire goes through parts of this kind. */
-export function canThread(kind: PartKind): boolean {
-  return portsOf(kind).threads !== null;
+/** Whether this carrier goes through parts of this kind: a hook is snelled, a stop grips, on a line only. */
+export function canThread(kind: PartKind, carrier: Carrier): boolean {
+  const { threads } = portsOf(kind);
+  return threads !== null && (!threads.needsLine || carrierRoom(carrier).isLimp);
 }
 
 /** Whether a kind sits on another in this way. */
@@ -124,12 +125,26 @@ export function structureProblem(build: Build): Refusal | null {
   if (carriersOf(build).some(({ strand }) => strand.length > MOST_ENTRIES)) {
     return { code: 'beyondBounds', of: 'entries', most: MOST_ENTRIES };
   }
+  for (const { carrier } of carriersOf(build)) {
+    const problem = carrierProblem(carrier);
+    if (problem) return problem;
+  }
   for (const [key, item] of Object.entries(build.items)) {
     if (key !== item.id) return { code: 'idMismatch', item: key };
     const problem = seatProblem(build, item);
     if (problem) return problem;
   }
   return strandProblem(build) ?? joinedProblem(build);
+}
+
+/** A knot is tied in line only, and a line is made of line. */
+function carrierProblem(carrier: Carrier): Refusal | null {
+  const { forms, stock } = carrierRoom(carrier);
+  if (!stock.includes(carrier.wire.kind)) return { code: 'notOfThisWire', field: 'wire', carrier: carrier.kind };
+  for (const field of ['nose', 'tail'] as const) {
+    if (!forms.includes(wireEnd(carrier, field).form)) return { code: 'notOfThisWire', field, carrier: carrier.kind };
+  }
+  return null;
 }
 
 /** Every joined carrier has a name of its own and hangs, by way of others, on the first. */
@@ -163,13 +178,21 @@ function carrierOfJoint(build: Build, joint: Joint): CarrierId {
   return joint.on === 'end' ? joint.carrier : carrierOfItem(build, itemOf(build, joint.item));
 }
 
+/** A hook that the line goes through says how it is snelled, any other says nothing of it. */
+function isSnelled({ state }: Item): boolean {
+  return state?.of === 'hook' && state.snell !== undefined;
+}
+
 function seatProblem(build: Build, item: Item): Refusal | null {
   const { kind } = item.part;
   if (kind === 'hook' && item.role === null) return { code: 'hookWithoutRole', item: item.id };
   if (item.state?.of !== usualState(item.part)?.of) return { code: 'wrongState', item: item.id, kind };
   const { seat } = item;
+  if (seat.on !== 'strand' && isSnelled(item)) return { code: 'wrongState', item: item.id, kind };
   if (seat.on === 'strand') {
-    return canThread(kind) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'strand' };
+    const on = threadedOn(build, item.id)?.on.carrier ?? build.carrier;
+    if (!canThread(kind, on)) return { code: 'cannotSit', item: item.id, kind, seat: 'strand' };
+    return isSnelled(item) === (kind === 'hook') ? null : { code: 'wrongState', item: item.id, kind };
   }
   if (seat.on === 'end') {
     const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);

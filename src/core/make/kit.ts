@@ -39,7 +39,7 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
   const parts: KitPart[] = [];
   const isBought = !carrierRoom(build.carrier).isCut(build.carrier);
   steps.forEach(({ operation, items }, step) => {
-    if (operation.op === 'cutWire') {
+    if (operation.op === 'cutWire' || operation.op === 'cutLine') {
       const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? null;
       parts.push({ part: build.carrier.wire, items: [], step, cutM });
     }

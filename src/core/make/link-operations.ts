@@ -1,4 +1,5 @@
 /** Operations on what hangs: rings, open eyes, what is tied to a hook. */
+import { stateOf } from '../lure/item-state';
 import { itemOf, type ItemId } from '../lure/lure';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
@@ -9,7 +10,16 @@ import { bring, layAside, seat } from './workpiece';
 
 export const linkOperations: Pick<
   OperationRules,
-  'hangByRing' | 'hangByEye' | 'ringOverTie' | 'tieDressing' | 'lashKeeper' | 'pinchBarb' | 'hangStinger' | 'capPoint'
+  | 'hangByRing'
+  | 'hangByEye'
+  | 'ringOverTie'
+  | 'tieDressing'
+  | 'lashKeeper'
+  | 'pinchBarb'
+  | 'hangStinger'
+  | 'tieLink'
+  | 'threadBait'
+  | 'capPoint'
 > = {
   hangByRing: {
     tool: 'ringPliers',
@@ -115,6 +125,51 @@ export const linkOperations: Pick<
     hazards: () => ['hookPoint'],
     amounts: () => [],
     after: () => ['stingerTurns'],
+  },
+  tieLink: {
+    tool: null,
+    alsoTools: ['scissors', 'rule'],
+    supplies: ['water'],
+    minutes: 4,
+    undoing: 'destroys',
+    habit: 5,
+    // Beforehand, the front hook still in the hand.
+    facts: ({ item, hook, holding }, goal) =>
+      facts(
+        [...inHand(goal, hook), ...each('loose', [item, ...holding])],
+        each('in', [item, ...holding]),
+        each('loose', [item, ...holding]),
+      ),
+    effect: ({ item, hook, holding }, goal, piece) =>
+      piece.build.items[hook]
+        ? seat(goal, piece, [item, ...holding])
+        : layAside(goal, piece, [hook], [item, ...holding]),
+    hazards: () => ['hookPoint'],
+    amounts: ({ item }, { cuts, build }) => [
+      ...cutTo(cuts, [item]),
+      { of: 'spacing', lengthM: stateOf(itemOf(build, item), 'link').lengthM },
+    ],
+    after: () => ['knotSeated'],
+  },
+  threadBait: {
+    tool: null,
+    minutes: 1,
+    undoing: 'byHand',
+    habit: 90,
+    facts: ({ item, hook }, { build }) => {
+      const others = build.strand.flatMap((entry) =>
+        itemOf(build, entry.item).part.kind === 'hook' ? [entry.item] : [],
+      );
+      return facts(
+        [...each('in', [hook, ...others]), `point ${hook}`, `bare ${hook}`, `loose ${item}`],
+        each('in', [item]),
+        [`bare ${hook}`, `shank ${hook}`, `loose ${item}`],
+      );
+    },
+    effect: ({ item }, goal, piece) => seat(goal, piece, [item]),
+    hazards: () => ['hookPoint'],
+    amounts: () => [],
+    after: () => ['baitStraight'],
   },
   capPoint: {
     tool: null,

@@ -49,7 +49,18 @@ export interface Facts {
 /** Something to measure or count at a step. */
 export type Amount =
   | {
-      readonly of: 'cut' | 'inside' | 'play' | 'gap' | 'turnedDown' | 'cutOff' | 'pushOut' | 'collarAt' | 'tag';
+      readonly of:
+        | 'cut'
+        | 'inside'
+        | 'play'
+        | 'gap'
+        | 'turnedDown'
+        | 'cutOff'
+        | 'pushOut'
+        | 'collarAt'
+        | 'tag'
+        | 'spacing'
+        | 'finished';
       readonly lengthM: number;
     }
   | { readonly of: 'count' | 'wraps' | 'turns' | 'bends' | 'layers'; readonly count: number }
@@ -63,6 +74,9 @@ export type AfterCheck =
   | 'cutFlat'
   | 'bendsFlat'
   | 'hookStraight'
+  | 'knotSeated'
+  | 'snellSeated'
+  | 'baitStraight'
   | 'loopCentred'
   | 'wrapsTight'
   | 'freePlay'

@@ -3,6 +3,7 @@ import type { ItemId } from '../lure/lure';
 import type { Operation, Op } from './operation';
 import type { Goal } from './goal';
 import { headOperations } from './head-operations';
+import { lineOperations } from './line-operations';
 import { linkOperations } from './link-operations';
 import type { OperationRule, OperationRules } from './operation-rule';
 import { strandOperations } from './strand-operations';
@@ -11,6 +12,7 @@ import { wireOperations } from './wire-operations';
 export const OPERATIONS: OperationRules = {
   ...wireOperations,
   ...strandOperations,
+  ...lineOperations,
   ...linkOperations,
   ...headOperations,
 };

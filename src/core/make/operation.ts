@@ -4,6 +4,10 @@ import type { End, ItemId } from '../lure/lure';
 export type Operation =
   /** The length of wire cut from stock. */
   | { readonly op: 'cutWire' }
+  | { readonly op: 'cutLine' }
+  /** An end of a line knotted to what hangs there, or into a loop. */
+  | { readonly op: 'tieEnd'; readonly end: End; readonly holding: readonly ItemId[] }
+  | { readonly op: 'snell'; readonly hook: ItemId }
   /** A bought frame: wire bent, head cast on. */
   | { readonly op: 'takeFrame'; readonly head: ItemId | null; readonly hook: ItemId | null }
   | { readonly op: 'bendWire' }
@@ -43,16 +47,23 @@ export type Operation =
   | { readonly op: 'cutTrailer'; readonly item: ItemId }
   | { readonly op: 'pushTrailer'; readonly item: ItemId; readonly hook: ItemId }
   | { readonly op: 'hangStinger'; readonly hook: ItemId; readonly on: ItemId }
+  /** A braid link looped through the eye of the hook before it, the hook behind tied to it. */
+  | { readonly op: 'tieLink'; readonly item: ItemId; readonly hook: ItemId; readonly holding: readonly ItemId[] }
+  /** A bait threaded on a hook, and on those behind it. */
+  | { readonly op: 'threadBait'; readonly item: ItemId; readonly hook: ItemId }
   /** A cork or a piece of tube over a point that came on early. */
   | { readonly op: 'capPoint'; readonly hook: ItemId };
 
 export type Op = Operation['op'];
 export type OperationOf<O extends Op> = Extract<Operation, { op: O }>;
 
+/** What these are done to is on the hook already, or in the other hand. */
+const ON_A_HOOK: ReadonlySet<Op> = new Set<Op>(['tieDressing', 'lashKeeper', 'pushTrailer', 'tieLink', 'threadBait']);
+
 /** The items an operation puts on or works at, the one it is about first. */
 export function itemsOf(operation: Operation): ItemId[] {
   const named: Named = operation as object;
-  const isOnIt = operation.op === 'tieDressing' || operation.op === 'lashKeeper' || operation.op === 'pushTrailer';
+  const isOnIt = ON_A_HOOK.has(operation.op);
   return [
     named.ring,
     named.item,

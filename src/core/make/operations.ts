@@ -35,10 +35,11 @@ function wireOperations(goal: Goal): Operation[] {
   const cast = head ? childrenOf(goal.build, head.id).find(({ part }) => part.kind === 'hook') : undefined;
   const hook = cast?.id ?? null;
   const room = carrierRoom(carrier);
-  if (!room.castsNose) return [{ op: 'cutWire' }, ...endOperations(goal, 'tail'), ...endOperations(goal, 'nose')];
+  const cut: Operation = { op: room.isLimp ? 'cutLine' : 'cutWire' };
+  if (!room.castsNose) return [cut, ...endOperations(goal, 'tail'), ...endOperations(goal, 'nose')];
   if (!room.isCut(carrier)) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endOperations(goal, 'tail')];
   return [
-    { op: 'cutWire' },
+    cut,
     ...(room.bends(carrier) === null ? [] : [{ op: 'bendWire' } as const]),
     ...(head ? [{ op: 'castHead', head: head.id, hook } as const] : []),
     ...endOperations(goal, 'tail'),
@@ -51,6 +52,9 @@ function endOperations(goal: Goal, end: 'nose' | 'tail'): Operation[] {
       return [];
     case 'bentOver':
       return [{ op: 'turnDown' }];
+    case 'knot':
+    case 'tiedLoop':
+      return [{ op: 'tieEnd', end, holding: heldInLoop(goal, end) }];
     case 'bentLoop':
     case 'wrappedLoop':
       return [{ op: 'formLoop', end, holding: heldInLoop(goal, end) }];
@@ -78,6 +82,7 @@ function strandOperations(goal: Goal): Operation[] {
     const item = itemOf(build, entry.item);
     const last = operations.at(-1);
     if (item.part.kind === 'clevis') operations.push(...clevisOperations(goal, item, operations));
+    else if (item.part.kind === 'hook') operations.push({ op: 'snell', hook: item.id });
     else if (item.part.kind === 'shrinkTube') operations.push({ op: 'shrinkTube', item: item.id });
     else if (item.part.kind === 'dressing') operations.push({ op: 'dressWire', item: item.id });
     else if (last?.op === 'thread' && isLike(build, last.items.at(-1), item))
@@ -151,6 +156,9 @@ function preparing({ build }: Goal): Operation[] {
       const layers = childrenOf(build, id).flatMap((child) => (child.part.kind === 'skirtLayer' ? [child.id] : []));
       return layers.length > 0 ? [{ op: 'pullLayers', skirt: id, layers }] : [];
     }
+    if (part.kind === 'link' && seat.on === 'item') {
+      return [{ op: 'tieLink', item: id, hook: seat.item, holding: childrenOf(build, id).map((child) => child.id) }];
+    }
     if (part.kind === 'dressing' && seat.on === 'item') return [{ op: 'tieDressing', item: id, hook: seat.item }];
     return [];
   });
@@ -171,6 +179,8 @@ function finishing({ build }: Goal): Operation[] {
         return seat.on === 'item' ? [{ op: 'lockSkirt', item: id, skirt: seat.item }] : [];
       case 'keeper':
         return seat.on === 'item' ? [{ op: 'lashKeeper', item: id, hook: seat.item }] : [];
+      case 'bait':
+        return seat.on === 'item' ? [{ op: 'threadBait', item: id, hook: seat.item }] : [];
       case 'trailer':
         return seat.on === 'item' ? [{ op: 'pushTrailer', item: id, hook: seat.item }] : [];
       case 'sleeve':

@@ -88,7 +88,14 @@ function isCast({ carrier }: Build, end: End): boolean {
   return end === 'nose' && carrierRoom(carrier).castsNose;
 }
 
-const HOLDS: ReadonlySet<Operation['op']> = new Set(['formLoop', 'bendWire', 'takeFrame', 'castHead']);
+const HOLDS: ReadonlySet<Operation['op']> = new Set([
+  'formLoop',
+  'tieEnd',
+  'snell',
+  'bendWire',
+  'takeFrame',
+  'castHead',
+]);
 
 function noWay(why: NoWay): Plan {
   return { outcome: 'noWay', why };

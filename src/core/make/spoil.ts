@@ -49,7 +49,9 @@ export function spoil(
     lost.add(each);
     for (const { id, operation, items } of made) {
       const isOfIt =
-        each === 'wire' ? operation.op === 'cutWire' || operation.op === 'takeFrame' : items.includes(each);
+        each === 'wire'
+          ? operation.op === 'cutWire' || operation.op === 'cutLine' || operation.op === 'takeFrame'
+          : items.includes(each);
       if (isOfIt) again.add(id);
     }
   };

@@ -236,7 +236,8 @@ function strung(goal: Goal, items: readonly ItemId[], also: readonly Fact[]): Fa
   );
 }
 
-function onWire(goal: Goal, piece: Parameters<typeof seat>[1], items: readonly ItemId[]) {
+/** On the wire at its places. */
+export function onWire(goal: Goal, piece: Parameters<typeof seat>[1], items: readonly ItemId[]) {
   const indexes = items.flatMap((id) => strandIndexes(goal.build, id));
   return string(goal, seat(goal, piece, items), indexes);
 }

@@ -180,6 +180,8 @@ function loopAmounts(end: End, { build: { carrier } }: Goal): Amount[] {
   switch (form.form) {
     case 'plain':
     case 'bentOver':
+    case 'knot':
+    case 'tiedLoop':
       return [];
     case 'wrappedLoop':
       return [

@@ -99,6 +99,8 @@ export function openEnd(goal: Goal, piece: Workpiece, end: End): Workpiece {
       return withEnd(piece, end, { ...form, gapM: Math.max(form.gapM, form.insideDiameterM * OPEN_SHARE) });
     case 'plain':
     case 'bentOver':
+    case 'knot':
+    case 'tiedLoop':
       return withEnd(piece, end, form);
   }
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { partsOfKind } from './catalogue';
-import { bendAllowance, formedLength, turnsAllowance, wireIn, wireInEnd } from './formed-wire';
+import { bendAllowance, formedLength, wireIn, wireInEnd } from './formed-wire';
+import { turnsAllowance } from './turns';
 import { sectionSchema, wireFormSchema, type WireEnd } from './wire-form';
 
 const D = 0.0009;

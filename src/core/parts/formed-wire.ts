@@ -7,7 +7,9 @@
  * without wraps π(D + d) less the gap left open.
  */
 import { never } from '../never';
+import { knotAllowance, knotLength, loopAllowance, loopLength } from './knots';
 import type { Section, WireEnd, WireForm } from './wire-form';
+import { turnsAllowance, wrapsAllowance } from './turns';
 
 const NEUTRAL_SHARE = 0.5;
 const SHARP_BELOW_DIAMETERS = 1.5;
@@ -17,16 +19,6 @@ const SHARP_LOSS = 0.1;
 export function bendAllowance(angleRad: number, insideRadiusM: number, wireM: number): number {
   const sharpness = Math.max(0, 1 - insideRadiusM / (SHARP_BELOW_DIAMETERS * wireM));
   return (insideRadiusM + (NEUTRAL_SHARE - SHARP_LOSS * sharpness) * wireM) * Math.abs(angleRad);
-}
-
-/** Wire that turns of this inside diameter take, m. */
-export function turnsAllowance(insideDiameterM: number, turns: number, wireM: number): number {
-  return Math.PI * (insideDiameterM + wireM) * turns;
-}
-
-/** Wire in close wraps about a shaft of the same wire, the shaft under them not counted, m. */
-export function wrapsAllowance(wraps: number, wireM: number): number {
-  return wraps * Math.hypot(2 * Math.PI * wireM, wireM);
 }
 
 /** Wire that one section takes, m. */
@@ -56,6 +48,10 @@ export function wireInEnd(end: WireEnd, wireM: number): number {
       return Math.max(turnsAllowance(end.insideDiameterM, 1, wireM) - end.gapM, 0);
     case 'bentOver':
       return end.lengthM;
+    case 'knot':
+      return knotLength(end, wireM) + knotAllowance(end, wireM);
+    case 'tiedLoop':
+      return loopLength(end, wireM) + loopAllowance(end, wireM);
     default:
       return never(end, 'wireInEnd');
   }

@@ -20,6 +20,10 @@ export const MATERIALS = {
   rubber: { name: 'rubber', densityKgM3: 1100 },
   tin: { name: 'tin', densityKgM3: 7300 },
   zinc: { name: 'zinc alloy', densityKgM3: 6700 },
+  nylon: { name: 'nylon', densityKgM3: 1140 },
+  fluorocarbon: { name: 'fluorocarbon', densityKgM3: 1780 },
+  braid: { name: 'braided polyethylene', densityKgM3: 970 },
+  flesh: { name: 'natural bait', densityKgM3: 1050 },
   hair: { name: 'hair', densityKgM3: 1000 },
   feather: { name: 'feather', densityKgM3: 800 },
 } as const;

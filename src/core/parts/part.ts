@@ -5,6 +5,7 @@
  */
 import * as z from 'zod/mini';
 import '../schema';
+import { baitRoom, baitSchema, baitStateSchema } from './kinds/bait';
 import { beadRoom, beadSchema } from './kinds/bead';
 import { bellRoom, bellSchema } from './kinds/bell';
 import { bladeRoom, bladeSchema } from './kinds/blade';
@@ -18,6 +19,10 @@ import { frameRoom, frameSchema } from './kinds/frame';
 import { headRoom, headSchema } from './kinds/head';
 import { hookRoom, hookSchema, hookStateSchema } from './kinds/hook';
 import { keeperRoom, keeperSchema } from './kinds/keeper';
+import { linkRoom, linkSchema, linkStateSchema } from './kinds/link';
+import { snapRoom, snapSchema } from './kinds/snap';
+import { stopRoom, stopSchema, stopStateSchema } from './kinds/stop';
+import { lineRoom, lineSchema } from './kinds/line';
 import { rivetRoom, rivetSchema, rivetStateSchema } from './kinds/rivet';
 import { shrinkTubeRoom, shrinkTubeSchema, tubeStateSchema } from './kinds/shrink-tube';
 import { skirtRoom, skirtSchema, skirtStateSchema } from './kinds/skirt';
@@ -34,6 +39,7 @@ import type { KindRoom } from './kinds/room';
 
 export const partSchema = z.discriminatedUnion('kind', [
   wireSchema,
+  lineSchema,
   clevisSchema,
   bladeSchema,
   filmBladeSchema,
@@ -56,6 +62,10 @@ export const partSchema = z.discriminatedUnion('kind', [
   trailerSchema,
   keeperSchema,
   softWireSchema,
+  stopSchema,
+  snapSchema,
+  baitSchema,
+  linkSchema,
   bodySchema,
   frameSchema,
 ]);
@@ -78,12 +88,16 @@ export const stateSchema = z.discriminatedUnion('of', [
   sleeveStateSchema,
   deltaBladeStateSchema,
   lockStateSchema,
+  stopStateSchema,
+  baitStateSchema,
+  linkStateSchema,
 ]);
 export type ItemState = z.infer<typeof stateSchema>;
 
 /** Every kind's room; what is missing is a type error. */
 export const KINDS = {
   wire: wireRoom,
+  line: lineRoom,
   clevis: clevisRoom,
   blade: bladeRoom,
   filmBlade: filmBladeRoom,
@@ -106,6 +120,10 @@ export const KINDS = {
   trailer: trailerRoom,
   keeper: keeperRoom,
   softWire: softWireRoom,
+  stop: stopRoom,
+  snap: snapRoom,
+  bait: baitRoom,
+  link: linkRoom,
   body: bodyRoom,
   frame: frameRoom,
 } satisfies { readonly [K in PartKind]: Pick<KindRoom<PartOf<K>, null>, 'radiusM' | 'smaller' | 'telling'> };

@@ -33,6 +33,8 @@ export const sectionSchema = z.discriminatedUnion('section', [
 ]);
 export type Section = z.infer<typeof sectionSchema>;
 
+export const KNOTS = ['clinch', 'palomar'] as const;
+
 export const wireEndSchema = z.discriminatedUnion('form', [
   z.strictObject({ form: z.literal('plain') }),
   z.strictObject({
@@ -47,6 +49,15 @@ export const wireEndSchema = z.discriminatedUnion('form', [
   z.strictObject({ form: z.literal('bentLoop'), insideDiameterM: partLengthM, gapM: wireLengthM }),
   /** The end turned down square behind what is threaded. */
   z.strictObject({ form: z.literal('bentOver'), lengthM: partLengthM }),
+  /** Of a line: tied to what hangs there. A clinch turns its end about itself so often; a palomar is tied with the line doubled. */
+  z.strictObject({
+    form: z.literal('knot'),
+    knot: z.enum(KNOTS),
+    turns: z.int().check(z.minimum(1), z.maximum(12)),
+    tagM: wireLengthM,
+  }),
+  /** Of a line: a loop knotted in its end, so long inside when it is drawn straight. */
+  z.strictObject({ form: z.literal('tiedLoop'), insideM: partLengthM, tagM: wireLengthM }),
 ]);
 export type WireEnd = z.infer<typeof wireEndSchema>;
 

@@ -1,5 +1,5 @@
 /** What moves each output of a lure most: what a builder or an angler has in hand, each made a tenth more, one at a time. */
-import { carrierRoom } from '../carriers/carrier';
+import { carrierRoom, type Carrier } from '../carriers/carrier';
 import { waterViscosity, type Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Build, ItemId } from '../lure/lure';
@@ -128,7 +128,8 @@ function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
         ...same,
         build: {
           ...build,
-          carrier: { ...carrier, wire: { ...carrier.wire, diameterM: carrier.wire.diameterM * MORE } },
+          // The same stock, only thicker.
+          carrier: { ...carrier, wire: { ...carrier.wire, diameterM: carrier.wire.diameterM * MORE } } as Carrier,
         },
       };
     case 'armLength':

@@ -8,6 +8,7 @@ import { normals } from '@/core/random';
 import { seeded } from '@/testing/seeded';
 import { DEMO_LURES } from '@/demo/scenario';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
+import { layOut } from '../geometry/layout';
 import { LAKE_WATER } from '../hydro/water';
 import { seatPart } from '../lure/editing';
 import type { Lure } from '../lure/lure';
@@ -134,7 +135,7 @@ describe('one door', () => {
 
   it('an arm of no known wire, or thicker than its bend, has no shake; the limit is named', () => {
     const { carrier } = plainBait().build;
-    const wired = (wire: Partial<typeof carrier.wire>) =>
+    const wired = (wire: Partial<Pick<typeof carrier.wire, 'material' | 'diameterM'>>) =>
       predict(
         edited(plainBait(), { kind: 'carrier', changes: { wire: { ...carrier.wire, ...wire } } }).build,
         LAKE_WATER,
@@ -228,10 +229,11 @@ describe('at the surface, and in the line', () => {
   it('its middles of mass, water displaced and drag lie within it, that of mass below the tie of a bait', () => {
     for (const lure of DEMO_LURES) {
       const { centres } = ridden(predict(lure.build, LAKE_WATER, [0.8]));
+      const { x0M, x1M } = layOut(lure.build);
       for (const { xM } of [centres.ofMass, centres.ofBuoyancy, centres.ofDrag]) {
-        expect(Math.abs(xM)).toBeLessThan(0.2);
+        expect(Math.abs(xM)).toBeLessThan(x1M - x0M);
       }
-      if (lure.family !== 'inlineSpinner') expect(centres.ofMass.yM).toBeLessThan(0);
+      if (lure.build.carrier.kind === 'bentWire') expect(centres.ofMass.yM).toBeLessThan(0);
     }
   });
 });

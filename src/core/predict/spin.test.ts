@@ -33,7 +33,7 @@ describe('one door', () => {
     for (const { build } of DEMO_LURES) {
       const { blades } = predictSpin(build, LAKE_WATER, speeds);
       const turns = Object.values(build.items).filter(
-        ({ part: { kind } }) => kind === 'blade' || kind === 'deltaBlade',
+        ({ part: { kind } }) => kind === 'blade' || kind === 'deltaBlade' || kind === 'filmBlade',
       );
       expect(blades).toHaveLength(turns.length);
       const [none, ...rest] = blades[0]?.at ?? [];

@@ -104,7 +104,8 @@ export function assemble(build: Build): Assembly {
     const threaded = strand.map(({ item, leg }): Threaded => {
       const slot = slotOf(slots, item);
       on[slot] = carriers.length;
-      isThreaded[slot] = true;
+      // A hook on its snell lies where it is held, as what hangs does.
+      isThreaded[slot] = items[slot]?.part.kind !== 'hook';
       return { slot, leg, held: leg === 'aft' ? [] : hangings(item, 'run') };
     });
     const under = joint && jointOf(joint, slots, carriers);
@@ -171,7 +172,10 @@ function reachOf(
     const isUnderTube = last !== undefined && items[last.slot]?.part.kind === 'shrinkTube';
     return isUnderTube ? 'all' : 'tail';
   }
-  const isMovingAll = isThreaded[slot] && carrierRoom(only.carrier).isAsLongAsItsStack;
+  const { isAsLongAsItsStack, isLimp } = carrierRoom(only.carrier);
+  // A hook's shank sets what line its snell takes.
+  const isSnelled = isLimp && only.strand.some((each) => each.slot === slot) && items[slot]?.part.kind === 'hook';
+  const isMovingAll = isSnelled || (isThreaded[slot] && isAsLongAsItsStack);
   return isMovingAll ? 'all' : 'strand';
 }
 

@@ -3,14 +3,15 @@
  * over each time. Places along a line in metres from its origin; see layout.ts for the lines.
  */
 import { eyeLengthM } from '../parts/hook-form';
+import type { Hook } from '../parts/kinds/hook';
 import type { Bearing } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
 import { carrierRoom } from '../carriers/carrier';
 import type { CarrierLines } from '../carriers/room';
 import { stateOf } from '../lure/item-state';
-import { AT_AXIS, hungBy } from '../geometry/layout';
+import { AT_AXIS, hungBy, snellsOn } from '../geometry/layout';
 import type { CarrierId, Item } from '../lure/lure';
-import type { LineKind, PlacedEnd } from '../geometry/placed';
+import type { LineKind, PlacedEnd, Snelled } from '../geometry/placed';
 import { tieOf } from '../predict/lure-in-water';
 import { bearsAtTail, noseOf, tailOf } from '../geometry/placed-ends';
 import { pointOn, type PlanePlace, type Pose, type WirePath } from '../carriers/wire-path';
@@ -42,6 +43,9 @@ export interface LaidOn {
   shaftX1M: number;
   stackM: number;
   keptStackM: number;
+  /** Of its snells the turns about all their shanks, m. */
+  snelledM: number;
+  snells: readonly Snelled[];
   /** Place of its front on the way from the first carrier's nose, m. */
   fromM: number;
   /** Of each entry of its strand. */
@@ -92,6 +96,8 @@ export class Laying {
         shaftX1M: 0,
         stackM: 0,
         keptStackM: 0,
+        snelledM: 0,
+        snells: [],
         fromM: 0,
         entryX0M: new Float64Array(strand.length),
         entryX1M: new Float64Array(strand.length),
@@ -182,7 +188,10 @@ export class Laying {
   /** Spans of the stack measured back from the tail wraps, x ≤ 0, and how long it is. */
   private stack(strand: AssembledCarrier['strand'], laid: LaidOn, parts: readonly Part[]): void {
     const { items } = this.assembly;
+    const wireM = laid.carrier.wire.diameterM;
+    const { isLimp } = carrierRoom(laid.carrier);
     let front = 0;
+    let heldFront = 0;
     for (let index = strand.length - 1; index >= 0; index--) {
       const entry = strand[index];
       if (!entry) continue;
@@ -192,8 +201,14 @@ export class Laying {
       const { threads } = roomOf(part);
       const beside = strand[item?.flipped ? index - 1 : index + 1];
       const open = beside ? (parts[beside.slot] ?? null) : null;
-      const length = threads ? threads.stackM(part, item?.state ?? null, open, index === strand.length - 1) : 0;
+      const state = item?.state ?? null;
+      const length = threads ? threads.stackM(part, state, { open, isLast: index === strand.length - 1, wireM }) : 0;
+      const behindM = threads?.behindM?.(state) ?? null;
       let x1M = front;
+      if (behindM !== null) {
+        x1M = Math.min(x1M, heldFront - behindM);
+        heldFront = x1M - length;
+      }
       if (part.kind === 'clevis') {
         if (leg === 'fore') x1M = Math.min(x1M, (this.aftX0M[slot] as number) - part.legGapM);
         else this.aftX0M[slot] = x1M - length;
@@ -203,6 +218,11 @@ export class Laying {
       front = Math.min(front, x1M - length);
     }
     laid.stackM = -front;
+    if (!isLimp) return;
+    laid.snells = snellsOn(
+      strand.map(({ slot }) => ({ part: parts[slot] as Part, state: items[slot]?.state ?? null })),
+    );
+    laid.snelledM = laid.snells.reduce((sum, { wraps, shankM }) => sum + wraps * shankM, 0);
   }
 
   private placeStrand(
@@ -230,11 +250,25 @@ export class Laying {
       (isAft ? this.aftX1M : this.x1M)[slot] = entryX1M[index] as number;
     });
     for (const { slot, leg, held } of strand) {
-      if (held.length === 0) continue;
       const part = parts[slot] as Part;
+      if (part.kind === 'hook') {
+        this.lieOnSnell(slot, part, held, parts);
+        continue;
+      }
+      if (held.length === 0) continue;
       const x1M = (leg === 'fore' ? this.aftX1M : this.x1M)[slot] as number;
       this.hangHeld(part, held, { x0M: this.x0M[slot] as number, x1M }, AT_AXIS, parts);
     }
+  }
+
+  /** A hook on the line that goes through its eye. */
+  private lieOnSnell(slot: number, hook: Hook, held: readonly Hanging[], parts: readonly Part[]): void {
+    const x0M = this.x0M[slot] as number;
+    const lies = { x0M, x1M: x0M + hook.lengthM };
+    this.x1M[slot] = lies.x1M;
+    this.pivotM[slot] = x0M;
+    this.offAxisM[slot] = 0;
+    this.hangHeld(hook, held, lies, { ...AT_AXIS, alongM: x0M }, parts);
   }
 
   private hangAll(all: readonly Hanging[], at: Bearing, parts: readonly Part[]): void {

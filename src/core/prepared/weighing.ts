@@ -8,7 +8,7 @@ import { armCarrying, facedWaterKg, type ArmOutcome } from '../in-water/arm';
 import { besidePath, carrierBodies, crookedBy, STRIP_MIDDLE, type Body } from '../in-water/bodies';
 import { carrierRoom } from '../carriers/carrier';
 import { stateOf } from '../lure/item-state';
-import { lockTerms, tubeTerms } from '../lengths/lengths';
+import { linkTerms, lockTerms, tubeTerms } from '../lengths/lengths';
 import { FIRST_CARRIER, type Item } from '../lure/lure';
 import { lengthInLure } from '../lengths/mass';
 import type { WirePath } from '../carriers/wire-path';
@@ -24,6 +24,7 @@ import type { LaidOn, Laying } from './laying';
 interface KeptWire {
   readonly path: WirePath | null;
   readonly stackM: number;
+  readonly snelledM: number;
   readonly xM: number;
   readonly yM: number;
   readonly bodies: readonly Body[];
@@ -126,7 +127,7 @@ export class Weighing {
   }
 
   private bodyOf(slot: number, part: Part, lengthM: number, parts: readonly Part[], laying: Laying): KeptBody {
-    const isByLength = part.kind === 'shrinkTube' || part.kind === 'softWire';
+    const isByLength = part.kind === 'shrinkTube' || part.kind === 'softWire' || part.kind === 'link';
     const slots = this.heldSlots[slot] ?? [];
     const isThis = (each: KeptBody) =>
       each.part === part && Math.abs(each.lengthM - lengthM) < SAME_LENGTH_M && isHeld(each.held, slots, parts);
@@ -175,6 +176,7 @@ export class Weighing {
       const about = seat.on === 'item' ? this.assembly.slots.get(seat.item) : undefined;
       return lengthInLure(lockTerms(part, stateOf(item, 'lock').turns, about === undefined ? undefined : parts[about]));
     }
+    if (part.kind === 'link') return lengthInLure(linkTerms(part, stateOf(item, 'link').lengthM));
     const index = this.assembly.on[slot] as number;
     const carrier = this.assembly.carriers[index];
     const laid = laying.carriers[index];
@@ -187,8 +189,15 @@ export class Weighing {
     const known = this.wires[index];
     const { xM, yM } = laid.lines.run;
     const stackM = carrierRoom(laid.carrier).isAsLongAsItsStack ? laid.stackM : 0;
-    if (known?.path === laid.path && known.stackM === stackM && known.xM === xM && known.yM === yM) return true;
-    this.wires[index] = { path: laid.path, stackM, xM, yM, bodies: carrierBodies(laid) };
+    const { path, snelledM } = laid;
+    const isKept =
+      known?.path === path &&
+      known.stackM === stackM &&
+      known.snelledM === snelledM &&
+      known.xM === xM &&
+      known.yM === yM;
+    if (isKept) return true;
+    this.wires[index] = { path, stackM, snelledM, xM, yM, bodies: carrierBodies(laid) };
     return false;
   }
 
@@ -245,7 +254,7 @@ export class Weighing {
       if (id === FIRST_CARRIER || !behind.includes(holder.id)) return;
       for (const { massKg, volumeM3 } of this.wires[index]?.bodies ?? []) carriedKg += massKg + rho * volumeM3;
     });
-    return armCarrying(holder.carrier.wire, spring.spring, carriedKg, waterKg);
+    return armCarrying(spring.spring, carriedKg, waterKg);
   }
 }
 

@@ -30,9 +30,14 @@ const ELASTIC: Readonly<Record<MaterialId, Elastic | null>> = {
   polyolefin: { youngPa: 0.8e9, poisson: 0.42, yieldPa: 20e6, lossFactor: 0.1 },
   tin: { youngPa: 45e9, poisson: 0.33, yieldPa: 14e6, lossFactor: 0.01 },
   zinc: { youngPa: 85e9, poisson: 0.27, yieldPa: 220e6, lossFactor: 0.003 },
+  // Line gives way sideways before it rings.
+  nylon: null,
+  fluorocarbon: null,
+  braid: null,
   silicone: null,
   softPlastic: null,
   rubber: null,
+  flesh: null,
   hair: null,
   feather: null,
 };

@@ -2,6 +2,7 @@
  * Every single change that could be made to a lure, found by its parts and places alone: what sits where, what that place
  * takes, and what a hand can do to each piece. What tells most is offered first, so that a few are soon known.
  */
+import { canThread } from '../lure/structure';
 import type { BentWire } from '../carriers/bent-wire';
 import { misfitsInPlace, placementEdits, type Placement } from '../fits/placement';
 import { layOut, type Layout } from '../geometry/layout';
@@ -146,7 +147,7 @@ function additions(build: Build, items: readonly Item[], byKind: ReadonlyMap<Par
         add({ put: 'seat', seat: { on: 'item', item: item.id, how } }, `add ${kind} ${how} ${item.id}`, item.id);
       }
     }
-    if (!portsOf(kind).threads && kind !== 'blade') continue;
+    if (!canThread(kind, build.carrier) && kind !== 'blade') continue;
     const clevis = kind === 'blade' ? clevisFor(build, items, byKind) : null;
     if (kind === 'blade' && !clevis) continue;
     for (const { index, beside } of placesOnWire(build)) {

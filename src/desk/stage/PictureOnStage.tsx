@@ -18,7 +18,7 @@ export interface PictureOnStageProps {
 
 /** The lure as it was last painted, its blades turning. */
 export function PictureOnStage({ picture, size, isBare = false, onPainted }: PictureOnStageProps) {
-  const { things, turning, reach, swept, fixedPxPerMm, system } = picture;
+  const { things, turning, reach, swept, fixedPxPerMm, system, leftOut } = picture;
   const isStill = useMedia('(prefers-reduced-motion: reduce)');
   const view = useMemo(
     () => viewOf(stageScale(reach, stageRoom(size), undefined, fixedPxPerMm)),
@@ -37,7 +37,7 @@ export function PictureOnStage({ picture, size, isBare = false, onPainted }: Pic
       />
       {!isBare && (
         <svg width={view.widthPx} height={view.heightPx} className="relative block">
-          <Rule view={view} system={system} />
+          <Rule view={view} system={system} leftOut={leftOut} />
         </svg>
       )}
     </div>

@@ -1,6 +1,7 @@
 'use client';
 
 import { memo, useMemo, useRef, type ReactNode } from 'react';
+import { wholeLengthM } from '@/core/geometry/drawn-short';
 import type { Finding } from '@/core/judgement/finding';
 import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import { showLength, type UnitSystem } from '@/core/units/write';
@@ -8,7 +9,7 @@ import { Elevation } from '@/drawing/Elevation';
 import { restLanes } from '@/drawing/Measures';
 import { latePart } from '@/ui/late-part';
 import { useMedia, type Size } from '@/ui/use-media';
-import { laidOf, motionsWith, thingsOf } from '../derived';
+import { drawnOf, motionsWith, thingsOf } from '../derived';
 import { pick, useDesk } from '../desk-state';
 import { shownHistory } from '../shown-lure';
 import { useStageView } from './use-stage-view';
@@ -47,7 +48,7 @@ export const Stage = memo(function Stage(props: StageProps) {
   const slowedBy = useDesk((state) => state.settings.slowedBy);
   const isStill = useMedia('(prefers-reduced-motion: reduce)');
   const hand = useRef<HTMLDivElement>(null);
-  const laid = lure && laidOf(lure.build);
+  const laid = lure && drawnOf(lure.build);
   const motions = useMemo(() => (laid ? motionsWith(prediction, laid) : []), [prediction, laid]);
   const view = useStageView(size, laid?.layout ?? null, motions);
   const lanes = useMemo(
@@ -71,7 +72,7 @@ export const Stage = memo(function Stage(props: StageProps) {
           still={isStill}
           picked={picked}
           onPick={pick}
-          label={`${lure.name} from the side, nose left: ${showLength(layout.x1M - layout.x0M, system)} long`}
+          label={`${lure.name} from the side, nose left: ${showLength(wholeLengthM(layout), system)} long`}
           isBare={isBare}
           onPainted={onPainted}
         />

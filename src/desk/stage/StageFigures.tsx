@@ -1,6 +1,7 @@
 'use client';
 
 import { memo, useMemo } from 'react';
+import { wholeLengthM } from '@/core/geometry/drawn-short';
 import type { Finding } from '@/core/judgement/finding';
 import type { Slot } from '@/core/judgement/slot';
 import type { Build, ItemId } from '@/core/lure/lure';
@@ -12,7 +13,7 @@ import type { Motion } from '@/drawing/motion';
 import type { StageView } from '@/drawing/stage-view';
 import { useMedia } from '@/ui/use-media';
 import type { SpeedUnit } from '@/words/spin-words';
-import { laidOf, massOf, thingsOf } from '../derived';
+import { drawnOf, massOf, thingsOf } from '../derived';
 import { useDesk } from '../desk-state';
 import { BladeFigures } from '../figures/BladeFigures';
 import { furniture } from './furniture';
@@ -54,7 +55,7 @@ export const StageFigures = memo(function StageFigures(props: StageFiguresProps)
   const stalls = shownOf(useStall(build, water, bladeState));
   const answer = shownOf(ride);
   const shown = useMemo(() => answer && { ...answer, system, speedUnit }, [answer, system, speedUnit]);
-  const { layout } = laidOf(build);
+  const { layout } = drawnOf(build);
   const things = thingsOf(build);
   const { blades, beats } = prediction;
 
@@ -134,7 +135,7 @@ export const StageFigures = memo(function StageFigures(props: StageFiguresProps)
     [slot, things, layout, view],
   );
   const labels = useMemo(() => [...bladeLabels, ...marks, ...asking], [bladeLabels, marks, asking]);
-  const size = `${showLength(layout.x1M - layout.x0M, system)} · ${showMass(massOf(build), system)}`;
+  const size = `${showLength(wholeLengthM(layout), system)} · ${showMass(massOf(build), system)}`;
   const line = (
     <LureLine
       asked={ride}

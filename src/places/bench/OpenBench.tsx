@@ -5,7 +5,7 @@ import { lacksSomething } from '@/core/judgement/families/slots';
 import type { LureHistory } from '@/core/lure/history';
 import type { SpinPrediction } from '@/core/predict/spin';
 import { closeSheet, pick, useDesk } from '@/desk/desk-state';
-import { laidOf, motionsWith, predictionOf, ratesBefore } from '@/desk/derived';
+import { drawnOf, motionsWith, predictionOf, ratesBefore } from '@/desk/derived';
 import type * as FindingsRoom from '@/desk/findings-and-cuts';
 import type { FindingsAndCuts } from '@/desk/findings-and-cuts';
 import { useSoundKey, useUndoKeys } from '@/desk/keys';
@@ -77,7 +77,7 @@ function BenchWith({ history, isDark, onStands }: BenchWithProps) {
   const isWide = size !== null && isWideStage(size);
   const speedMps = retrieveSpeed(retrieve);
 
-  const laid = laidOf(build);
+  const laid = drawnOf(build);
   const learnt = useLearnt(build);
   const prediction = predictionOf(build, water, speedMps, bladeState, learnt);
   useLearning(lure, water, outfit);

@@ -80,15 +80,15 @@ describe('what can be done to a bait', () => {
     expect(commandsFor('tie').holds).toEqual([['Force a ring over it', 'splitRing']]);
     expect(commandsFor('hook-1').holds).toEqual([
       ['Hang a stinger', 'hook'],
-      ['Tie on it', 'dressing keeper'],
-      ['Push a trailer on', 'trailer'],
+      ['Tie on it', 'dressing keeper link'],
+      ['Push a trailer or bait on', 'trailer bait'],
     ]);
     expect(commandsFor('skirt-1').holds).toEqual([
       ['Tie on it', 'softWire'],
       ['Pull a strip in', 'skirtLayer'],
     ]);
     expect(commandsFor('swivel-1').holds).toEqual([]);
-    expect(commandsFor('splitRing-1').holds).toEqual([['Hang on it', 'blade splitRing hook swivel body']]);
+    expect(commandsFor('splitRing-1').holds).toEqual([['Hang on it', 'blade splitRing hook swivel snap body']]);
     const headless = edited(bare, takeOff(bare.build, itemId('head-1')));
     const bareUnits = stringUnits(headless.build);
     const nose = bareUnits.find(({ key }) => key === 'nose') ?? null;
@@ -152,10 +152,10 @@ describe('what can be done to a part', () => {
     expect(partCommands(clevis, bareUnits, bare.build, vi.fn()).holds.map(({ word }) => word)).toEqual(['Hang on it']);
     expect(holding('hook-1')).toEqual([
       ['Hang a stinger', ['hook']],
-      ['Tie on it', ['dressing', 'keeper']],
-      ['Push a trailer on', ['trailer']],
+      ['Tie on it', ['dressing', 'keeper', 'link']],
+      ['Push a trailer or bait on', ['trailer', 'bait']],
     ]);
-    expect(holding('tail')).toEqual([['Hang on the loop', ['blade', 'splitRing', 'hook', 'swivel']]]);
+    expect(holding('tail')).toEqual([['Hang on the loop', ['blade', 'splitRing', 'hook', 'swivel', 'snap']]]);
     expect(holding('bead-1')).toEqual([]);
   });
 

@@ -4,7 +4,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Lure } from '@/core/lure/lure';
 import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import type { UnitSystem } from '@/core/units/write';
-import { laidOf, motionsWith } from '@/desk/derived';
+import { drawnOf, motionsWith } from '@/desk/derived';
 import { useDesk } from '@/desk/desk-state';
 import { FrontDrawing } from '@/desk/stage/FrontDrawing';
 import { Stage } from '@/desk/stage/Stage';
@@ -43,7 +43,7 @@ export const Swimming = memo(function Swimming({ lure, prediction, speedMps, sys
   const room = useFiguresRoom();
   const isStill = useMedia('(prefers-reduced-motion: reduce)');
   const tried = useTank((state) => state.tried);
-  const laid = laidOf(lure.build);
+  const laid = drawnOf(lure.build);
   const motions = motionsWith(prediction, laid);
   const view = useStageView(size, laid.layout, motions);
   const figures = room && speedMps > 0 ? room.swimmingFigures(lure, water, outfit, speedMps) : null;

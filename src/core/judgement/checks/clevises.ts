@@ -32,7 +32,8 @@ function turning(layout: Layout): ItemId[] {
 function room({ carrier }: Build, { freeRoom }: Layout, { item, clevis, insideM }: PlacedClevis): Finding[] {
   const roomM = freeRoom.x1M - freeRoom.x0M;
   // Loops are rolled with the play wanted; an arm is as long as it was bent, and what is on it too long for it is told of the arm.
-  if (!carrierRoom(carrier).isAsLongAsItsStack && roomM < LEAST_ROOM_M) return [];
+  const { isAsLongAsItsStack, isLimp } = carrierRoom(carrier);
+  if (!isAsLongAsItsStack && !isLimp && roomM < LEAST_ROOM_M) return [];
   const isTight = roomM < LEAST_ROOM_M;
   const play: Finding = {
     code: 'clevisRoom',
@@ -51,9 +52,11 @@ function room({ carrier }: Build, { freeRoom }: Layout, { item, clevis, insideM 
         ]
       : noRepairs,
   };
-  if (insideM <= clevis.legGapM) return [play];
+  // On a line it has all the room there is.
+  const plays = isLimp ? [] : [play];
+  if (insideM <= clevis.legGapM) return plays;
   return [
-    play,
+    ...plays,
     {
       code: 'crowdedClevis',
       key: `crowdedClevis ${item.id}`,
@@ -74,7 +77,7 @@ function empty(layout: Layout, { item }: PlacedClevis): Finding[] {
 }
 
 function guard(build: Build, layout: Layout, item: ItemId, spare: readonly Part[]): Finding[] {
-  const bearsOn = roughness(behindOf(layout, item));
+  const bearsOn = roughness(behindOf(layout, item), carrierRoom(build.carrier).isLimp);
   if (!bearsOn) return [];
   const repairs = (): readonly Repair[] => {
     const last = strandIndexes(build, item).at(-1);
@@ -99,8 +102,9 @@ const SOFT_EDGED: ReadonlySet<MaterialId> = new Set<MaterialId>([
   'rubber',
 ]);
 
-function roughness(behind: Part | null) {
-  if (behind === null) return 'wraps';
+function roughness(behind: Part | null, isOnLine: boolean) {
+  if (behind === null) return isOnLine ? 'lineKnot' : 'wraps';
+  if (behind.kind === 'hook') return 'snell';
   if (behind.kind === 'dressing') return 'thread';
   if (behind.kind === 'shrinkTube') return 'tube';
   if (behind.kind === 'splitRing') return 'split';

@@ -5,13 +5,23 @@
 import { oncePer } from '../../once';
 import { heldOn } from '../../lure/structure';
 import { carrierRoom } from '../../carriers/carrier';
-import { childrenOf, itemOf, type Build, type End, type Family, type Item, type Lure } from '../../lure/lure';
+import {
+  childrenOf,
+  itemOf,
+  type Build,
+  type End,
+  type Family,
+  type Item,
+  type Lure,
+  type StrandEntry,
+} from '../../lure/lure';
 import type { How } from '../../parts/kinds/room';
 import type { PartKind } from '../../parts/part';
 import type { Slot, SlotCode } from '../slot';
 
 /** Without these it does not fish; the others are asked for while one is at it. */
 const NEEDED: ReadonlySet<SlotCode> = new Set<SlotCode>([
+  'lastHook',
   'head',
   'mainHook',
   'blade',
@@ -36,7 +46,25 @@ const SLOTS: Readonly<Record<Family, (build: Build) => Slot[]>> = {
   inlineSpinner: (build) => [...bladeOnWire(build, 0), ...bearing(build), ...body(build), ...behind(build)],
   spinnerbait: (build) => [...headAndHook(build), ...armOfSpinnerbait(build), ...skirt(build)],
   buzzbait: (build) => [...headAndHook(build), ...armOfBuzzbait(build), ...skirt(build)],
+  wormHarness: harness,
 };
+
+/** Hook end first: hooks, the bead that spares the knot, beads for the blade to turn on, the blade, the bait. */
+function harness(build: Build): Slot[] {
+  const front = onStrand(build, 'hook');
+  if (front === -1) return [thread('lastHook', build.strand.length, 'hook')];
+  const hooks = build.strand.filter(({ item }) => itemOf(build, item).part.kind === 'hook').length;
+  const beads = build.strand.slice(0, front).filter(({ item }) => itemOf(build, item).part.kind === 'bead').length;
+  const frontHook = itemOf(build, (build.strand[front] as StrandEntry).item);
+  const isBaited = heldOn(build, frontHook, 'pushed').length > 0;
+  return [
+    ...(hooks === 1 && !isBaited ? [thread('frontHook', front, 'hook')] : []),
+    ...(beads === 0 ? [thread('guardBead', front, 'bead')] : []),
+    ...(beads === 1 ? [thread('bearingBead', Math.max(front - 1, 0), 'bead')] : []),
+    ...bladeOnWire(build, 0),
+    ...(isBaited ? [] : [seatOn('bait', frontHook, 'pushed', 'bait')]),
+  ];
+}
 
 function onStrand(build: Build, ...kinds: readonly PartKind[]): number {
   return build.strand.findIndex(({ item }) => kinds.includes(itemOf(build, item).part.kind));

@@ -34,7 +34,7 @@ export const capRoom: KindRoom<Cap, null> = {
   ...untouched,
   threads: {
     ...threadedWhole(),
-    stackM: ({ lengthM, nestDepthM }, _, open) => (open && FILLS.has(open.kind) ? lengthM - nestDepthM : lengthM),
+    stackM: ({ lengthM, nestDepthM }, _, { open }) => (open && FILLS.has(open.kind) ? lengthM - nestDepthM : lengthM),
   },
   sits: { over: slidOver() },
   holds: {},

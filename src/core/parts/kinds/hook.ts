@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { partLengthM, thicknessM } from '../../schema';
+import { lineLengthM, partLengthM, thicknessM } from '../../schema';
 import { eyeLengthM } from '../hook-form';
+import { snellLength } from '../knots';
 import { densityOf } from '../material';
 import { common } from './common';
 import {
@@ -27,11 +28,32 @@ export const hookSchema = z.strictObject({
   eyeInnerDiameterM: partLengthM,
   eye: z.enum(['closed', 'open']),
   barb: z.boolean(),
+  /** Its shank is bent so that it rolls what is threaded on it; absent where it is straight. */
+  rolls: z.optional(z.boolean()),
 });
 export type Hook = z.infer<typeof hookSchema>;
 
+/**
+ * Line wrapped about the shank, held by its own wraps. `behindM`: line from the last of them to what stands next behind on
+ * the line. `enters`: the side of the eye that the line comes in by, the point's or the back's.
+ */
+export const snellSchema = z.strictObject({
+  wraps: z.int().check(z.minimum(3), z.maximum(20)),
+  behindM: lineLengthM,
+  enters: z.enum(['pointSide', 'backSide']),
+});
+export type Snell = z.infer<typeof snellSchema>;
+
+/** Seven wraps, the line in by the point's side, so that a pull turns the point outward. */
+export const USUAL_SNELL: Snell = { wraps: 7, behindM: 0, enters: 'pointSide' };
+
 /** `pinched`: the barb was pressed flat. */
-export const hookStateSchema = z.strictObject({ of: z.literal('hook'), pinched: z.boolean() });
+export const hookStateSchema = z.strictObject({
+  of: z.literal('hook'),
+  pinched: z.boolean(),
+  /** How it is snelled on the line that goes through its eye; absent of a hook that hangs. */
+  snell: z.optional(snellSchema),
+});
 
 /** How much thicker a hook is at its barb. Trade estimate. */
 const OVER_BARB = 1.5;
@@ -45,8 +67,15 @@ export const hookRoom: KindRoom<Hook, z.infer<typeof hookStateSchema>> = {
   ...asMeasured,
   ...plain,
   usual: { of: 'hook', pinched: false },
-  asTaken: () => ({ of: 'hook', pinched: false }),
-  threads: null,
+  // Its place on the line stays.
+  asTaken: ({ snell }) => ({ of: 'hook', pinched: false, ...(snell ? { snell } : {}) }),
+  threads: {
+    needsLine: true,
+    side: ({ eyeInnerDiameterM }) => ({ port: 'bore', boreM: eyeInnerDiameterM, fit: 'swinging' }),
+    stackM: (part, { snell }, { wireM }) => eyeLengthM(part) + snellLength(snell?.wraps ?? 0, wireM),
+    behindM: ({ snell }) => snell?.behindM ?? 0,
+    betweenLegsM: null,
+  },
   sits: {
     hung: {
       port: 'hookEye',
@@ -107,5 +136,9 @@ export const hookRoom: KindRoom<Hook, z.infer<typeof hookStateSchema>> = {
     ['eye', eyeInnerDiameterM, 'length', lengthM],
   ],
   telling: ({ gapM, lengthM }) => [gapM, lengthM],
-  words: ({ points, barb }) => [points === 3 ? 'treble' : 'single', barb ? 'barbed' : 'barbless'],
+  words: ({ points, barb, rolls }) => [
+    points === 3 ? 'treble' : 'single',
+    barb ? 'barbed' : 'barbless',
+    ...(rolls ? ['rolling', 'bent shank'] : []),
+  ],
 };

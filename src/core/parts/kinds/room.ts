@@ -43,6 +43,8 @@ export type Hanger =
   | { readonly hanger: 'bend'; readonly wireM: number }
   /** A loop of the carrier's wire, or its line tie with the bend's inside. */
   | { readonly hanger: 'loop' | 'tie'; readonly insideM: number; readonly wireM: number }
+  /** Line tied to it, or a loop of line. */
+  | { readonly hanger: 'line'; readonly lineM: number }
   /** Where nothing has to fit: a mould, a shank, a point, the inside of a band. */
   | { readonly hanger: 'bed' | 'shank' | 'point' | 'band' };
 
@@ -85,12 +87,26 @@ export interface Beside {
   readonly kind: string;
 }
 
+/** Where a threaded part stands. */
+export interface OnStrand {
+  /** What its open side goes over. */
+  readonly open: Beside | null;
+  /** Nothing stands behind it. */
+  readonly isLast: boolean;
+  /** Thickness of what it is threaded on, m. */
+  readonly wireM: number;
+}
+
 /** A part that the wire goes through. */
 export interface Threads<P, S> {
   /** Null where the wire is not held in a bore: thread and tube go round it. */
   readonly side: ((part: P) => Side) | null;
-  /** Length it takes up in the stack, m. `open`: what its open side goes over; `isLast`: nothing stands behind it. */
-  readonly stackM: (part: P, state: S, open: Beside | null, isLast: boolean) => number;
+  /** It is snelled on or grips what it is on: it goes on a line only. */
+  readonly needsLine?: boolean;
+  /** Length it takes up in the stack, m. */
+  readonly stackM: (part: P, state: S, on: OnStrand) => number;
+  /** It holds its place on the line, this far ahead of the next that does, m. What has none slides, and rests on what is behind. */
+  readonly behindM?: (state: S) => number;
   /** Length it takes up between the legs of a clevis, m; null for what never lies there. */
   readonly betweenLegsM: ((part: P) => number) | null;
 }

@@ -33,7 +33,7 @@ export const shrinkTubeRoom: KindRoom<ShrinkTube, z.infer<typeof tubeStateSchema
   threads: {
     side: null,
     // Last on the wire it lies over the tail wraps and takes no room.
-    stackM: ({ lengthwiseShrink }, { cutLengthM }, _, isLast) =>
+    stackM: ({ lengthwiseShrink }, { cutLengthM }, { isLast }) =>
       isLast ? 0 : (cutLengthM ?? UNSET_M) * (1 - lengthwiseShrink),
     betweenLegsM: null,
   },

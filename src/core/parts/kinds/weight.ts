@@ -9,7 +9,7 @@ export const weightSchema = z.strictObject({
   kind: z.literal('weight'),
   ...common,
   ...bored,
-  shape: z.enum(['barrel', 'egg', 'cylinder', 'teardrop']),
+  shape: z.enum(['barrel', 'egg', 'cylinder', 'teardrop', 'bullet']),
   diameterM: partLengthM,
 });
 export type Weight = z.infer<typeof weightSchema>;
@@ -33,6 +33,8 @@ export function metalProfile({ shape, lengthM, diameterM, boreM }: MetalForm): P
       return roundOff(lengthM, diameterM, diameterM * 0.55, 2.6);
     case 'egg':
       return roundOff(lengthM, diameterM, boreM * 1.6, 2);
+    case 'bullet':
+      return curve(lengthM, (x) => boreM * 0.7 + (diameterM / 2 - boreM * 0.7) * Math.sqrt(Math.min(1, x * 1.25)));
     case 'teardrop':
       return curve(lengthM, (x) => {
         const end = boreM * 0.8;

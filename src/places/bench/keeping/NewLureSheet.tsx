@@ -12,7 +12,16 @@ const PLAIN_WORDS: Readonly<Record<Family, string>> = {
   inlineSpinner: 'A straight wire with a loop at both ends; blade, beads and body threaded on it, the hook behind.',
   spinnerbait:
     'A wire bent back on itself: head, hook and skirt on the lower arm, blades on the upper. Bought as a frame, or bent by hand.',
+  wormHarness:
+    'A leader of line: one to three hooks snelled on it, beads and a blade ahead of them that slide. For worm, minnow or leech behind a bottom sinker.',
   buzzbait: 'A bent wire with a turning screw of sheet on its arm that churns the surface, clacking or not.',
+};
+
+const STARTS_WITH: Readonly<Record<Family, string>> = {
+  inlineSpinner: 'Start with bare wire',
+  spinnerbait: 'Start with bare wire',
+  buzzbait: 'Start with bare wire',
+  wormHarness: 'Start with bare line',
 };
 
 /** What are you building? Each kind in plain words and a drawing: from the bare wire, or from one that is built already. */
@@ -47,7 +56,7 @@ export function NewLureSheet({ onClose }: { readonly onClose: () => void }) {
                   <h3 className="text-lg font-semibold">{FAMILY_WORDS[family]}</h3>
                   <p className="text-ink-soft">{PLAIN_WORDS[family]}</p>
                   <Button look="main" className="self-start" onClick={() => begin(() => startNewLure(family))}>
-                    Start with bare wire
+                    {STARTS_WITH[family]}
                   </Button>
                 </div>
               </div>

@@ -2,6 +2,7 @@
 
 import type { ChangeCode } from '@/core/lure/change-name';
 import type { Edit } from '@/core/lure/edit';
+import { BAIT_HANGS } from '@/core/parts/kinds/bait';
 import { RIVET_FIXINGS } from '@/core/parts/kinds/rivet';
 import { SWIVEL_CONDITIONS } from '@/core/parts/kinds/swivel';
 import type { ItemState } from '@/core/parts/part';
@@ -12,9 +13,10 @@ import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
-import { CONDITION_WORDS, FIXING_WORDS } from '@/words/part-words';
+import { BAIT_HANG_WORDS, CONDITION_WORDS, FIXING_WORDS } from '@/words/part-words';
 import { showDraft } from '@/desk/desk-state';
 import { change, doDraft } from '@/desk/open-lure';
+import { SnellFields } from './SnellFields';
 
 export interface PieceFieldsProps {
   readonly item: Item;
@@ -43,11 +45,51 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
         />
       );
     case 'hook':
-      if (part.kind !== 'hook' || !part.barb) return null;
+      if (part.kind !== 'hook') return null;
       return (
-        <Button onClick={() => set('barb', { of: 'hook', pinched: !state.pinched })}>
-          {state.pinched ? 'Its barb is not pinched' : 'Pinch its barb flat'}
-        </Button>
+        <>
+          {state.snell && (
+            <SnellFields snell={state.snell} unit={unit} set={(snell) => set('snell', { ...state, snell })} />
+          )}
+          {part.barb && (
+            <Button onClick={() => set('barb', { ...state, pinched: !state.pinched })}>
+              {state.pinched ? 'Its barb is not pinched' : 'Pinch its barb flat'}
+            </Button>
+          )}
+        </>
+      );
+    case 'stop':
+      return (
+        <QuantityField
+          label="Line from it to what holds next behind"
+          kind="length"
+          si={state.behindM}
+          unit={unit}
+          minSi={0}
+          maxSi={6}
+          onCommit={(behindM) => set('slideStop', { of: 'stop', behindM })}
+        />
+      );
+    case 'link':
+      return (
+        <QuantityField
+          label="Link, eye to eye"
+          kind="length"
+          si={state.lengthM}
+          unit={unit}
+          minSi={0.005}
+          maxSi={0.3}
+          onCommit={(lengthM) => set('link', { of: 'link', lengthM })}
+        />
+      );
+    case 'bait':
+      return (
+        <SelectField
+          label="How it lies on the hook"
+          value={state.hangs}
+          options={BAIT_HANGS.map((value) => ({ value, name: BAIT_HANG_WORDS[value] }))}
+          onChange={(hangs) => set('threadBait', { of: 'bait', hangs })}
+        />
       );
     case 'tube':
       return (

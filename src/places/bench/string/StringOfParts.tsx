@@ -158,6 +158,10 @@ function endLabel(end: NonNullable<StringUnit['end']>, { carrier }: Build, syste
       return `${name}, not formed`;
     case 'bentOver':
       return `${name}, turned down`;
+    case 'knot':
+      return `${name}, ${form.knot} knot`;
+    case 'tiedLoop':
+      return `${name}, loop of ${showLength(form.insideM, system)}`;
     default:
       return `${name}, ${showLength(form.insideDiameterM, system)} inside`;
   }

@@ -3,7 +3,7 @@ import { carrierRoom } from '@/core/carriers/carrier';
 import { isSame } from '@/core/same';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { PickerAim } from '@/desk/picker/picker-state';
-import { canGoOverTie, canSitAtEnd, canSitOn, canThread, hasRoomToHold } from '@/core/lure/structure';
+import { canGoOverTie, canSitAtEnd, canSitOn, hasRoomToHold } from '@/core/lure/structure';
 import { childrenOf, howSchema, type Build, type Seat } from '@/core/lure/lure';
 import type { How } from '@/core/parts/kinds/room';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
@@ -36,23 +36,22 @@ export interface PartCommands {
 }
 
 /** A blade goes on the wire with the clevis that carries it. */
-const THREADED_KINDS: readonly PartKind[] = (
-  [
-    'bead',
-    'blade',
-    'clevis',
-    'filmBlade',
-    'deltaBlade',
-    'rivet',
-    'weight',
-    'sleeve',
-    'cap',
-    'bell',
-    'striker',
-    'dressing',
-    'shrinkTube',
-  ] as const
-).filter((kind) => kind === 'blade' || canThread(kind));
+const THREADED_KINDS: readonly PartKind[] = [
+  'bead',
+  'blade',
+  'clevis',
+  'filmBlade',
+  'deltaBlade',
+  'rivet',
+  'weight',
+  'sleeve',
+  'cap',
+  'bell',
+  'striker',
+  'dressing',
+  'shrinkTube',
+  'hook',
+] as const;
 
 /** What goes between the legs of a clevis: beads that knock, another clevis, thin things. */
 const INSIDE_KINDS: readonly PartKind[] = ['bead', 'clevis', 'sleeve', 'cap'];
@@ -124,7 +123,7 @@ const HOW_WORDS: Readonly<Record<How, string>> = {
   moulded: 'Cast a hook in',
   collared: 'Push a skirt on',
   banded: 'Pull a strip in',
-  pushed: 'Push a trailer on',
+  pushed: 'Push a trailer or bait on',
 };
 
 function holdsOf(unit: StringUnit, build: Build): Hold[] {

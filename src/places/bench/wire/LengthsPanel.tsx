@@ -85,9 +85,12 @@ const CUT_CAUTIONS: Readonly<Record<CutLength['of'], string | null>> = {
   skirtLayer: null,
   keeper: CUTTING_WIRE,
   lockWire: CUTTING_WIRE,
+  link: null,
 };
 
 const STRAIGHT: ReadonlySet<LengthTerm['code']> = new Set([
+  'finished',
+  'spare',
   'stack',
   'freeRoom',
   'underWraps',

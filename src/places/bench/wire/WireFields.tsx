@@ -5,18 +5,21 @@ import { CARRIER_WORDS } from '@/words/carrier-words';
 import { addBend, bendTo, straightenOut, withSection } from '@/core/lure/bending';
 import type { Edit } from '@/core/lure/edit';
 import { USUAL_LOOP, type Build, type End } from '@/core/lure/lure';
-import { wireEnd } from '@/core/carriers/carrier';
+import { wireEnd, type Carrier } from '@/core/carriers/carrier';
+import { never } from '@/core/never';
 import type { BentWire } from '@/core/carriers/bent-wire';
 import { wireIn } from '@/core/parts/formed-wire';
 import type { Section, WireEnd } from '@/core/parts/wire-form';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
+import { CountField } from '@/ui/CountField';
 import { QuantityField } from '@/ui/QuantityField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
 import { bendAngle, bendName, twistAngle } from '@/words/bend-words';
 import { showDraft } from '@/desk/desk-state';
 import { change, doDraft } from '@/desk/open-lure';
+import { LineEndFields, LineFields } from './LineFields';
 
 type Unit = 'mm' | 'in';
 
@@ -31,7 +34,8 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
   const { carrier } = build;
   const unit = system === 'metric' ? 'mm' : 'in';
   const isBent = carrier.kind === 'bentWire';
-  const title = end === null ? 'The wire' : capital(CARRIER_WORDS[carrier.kind][end]);
+  const title =
+    end === null ? (carrier.kind === 'line' ? 'The line' : 'The wire') : capital(CARRIER_WORDS[carrier.kind][end]);
   return (
     <>
       <h2 className="text-lg leading-tight font-semibold">{title}</h2>
@@ -39,7 +43,25 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
         {isBent && carrier.bought ? `${carrier.bought.name}, ${carrier.bought.maker}: ` : ''}
         {carrier.wire.name}, {showLength(carrier.wire.diameterM, system === 'metric' ? 'trade' : 'metric')}
       </p>
-      {isBent ? (
+      <LengthFields carrier={carrier} unit={unit} />
+      {carrier.kind === 'line' && (end === 'nose' || end === 'tail') && (
+        <LineEndFields end={end} form={carrier[end]} unit={unit} />
+      )}
+      {carrier.kind !== 'line' && (end === 'tail' || (end === 'nose' && !isBent)) && (
+        <EndFields end={end} form={wireEnd(carrier, end)} unit={unit} isBent={isBent} />
+      )}
+      {isBent && end !== 'tail' && <Bends carrier={carrier} unit={unit} />}
+    </>
+  );
+}
+
+/** How long it is made. */
+function LengthFields({ carrier, unit }: { readonly carrier: Carrier; readonly unit: Unit }) {
+  switch (carrier.kind) {
+    case 'line':
+      return <LineFields carrier={carrier} unit={unit} />;
+    case 'bentWire':
+      return (
         <QuantityField
           label="Arm, from the last bend to its end"
           kind="length"
@@ -49,7 +71,9 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
           maxSi={0.2}
           onCommit={(armM) => change('arm', [{ kind: 'carrier', changes: { armM } }])}
         />
-      ) : (
+      );
+    case 'straightWire':
+      return (
         <QuantityField
           label="Free room along the wire"
           kind="length"
@@ -59,13 +83,10 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
           maxSi={0.05}
           onCommit={(freeRoomM) => change('freeRoom', [{ kind: 'carrier', changes: { freeRoomM } }])}
         />
-      )}
-      {(end === 'tail' || (end === 'nose' && !isBent)) && (
-        <EndFields end={end} form={wireEnd(carrier, end)} unit={unit} isBent={isBent} />
-      )}
-      {isBent && end !== 'tail' && <Bends carrier={carrier} unit={unit} />}
-    </>
-  );
+      );
+    default:
+      return never(carrier, 'LengthFields');
+  }
 }
 
 function Bends({ carrier, unit }: { readonly carrier: BentWire; readonly unit: Unit }) {
@@ -182,6 +203,10 @@ function EndFields({
 }) {
   const set = (next: WireEnd) => change('loop', [{ kind: 'carrier', changes: { [end]: next } }]);
   switch (form.form) {
+    // Of a line: LineEndFields.
+    case 'knot':
+    case 'tiedLoop':
+      return null;
     case 'plain':
       return (
         <>
@@ -264,27 +289,7 @@ function WrappedLoop({
           onCommit={(tagM) => set({ ...form, tagM })}
         />
       </div>
-      <div className="flex items-center justify-between gap-2">
-        <span className="text-sm text-ink-soft">
-          Wraps: <span className="measure text-base text-ink">{form.wraps}</span>
-        </span>
-        <span className="flex gap-1.5">
-          <Button
-            aria-label="One wrap fewer"
-            disabled={form.wraps <= 1}
-            onClick={() => set({ ...form, wraps: form.wraps - 1 })}
-          >
-            −
-          </Button>
-          <Button
-            aria-label="One wrap more"
-            disabled={form.wraps >= 12}
-            onClick={() => set({ ...form, wraps: form.wraps + 1 })}
-          >
-            +
-          </Button>
-        </span>
-      </div>
+      <CountField label="Wraps" value={form.wraps} least={1} most={12} onChange={(wraps) => set({ ...form, wraps })} />
       <Button look="quiet" onClick={() => set({ form: 'plain' })}>
         Leave this end straight
       </Button>

@@ -1,0 +1,32 @@
+import * as z from 'zod/mini';
+import { stockLengthM, thicknessM } from '../../schema';
+import { densityOf } from '../material';
+import { common } from './common';
+import { asMeasured, discM2, noItem, plain, stockMassKg, type KindRoom } from './room';
+
+export const STIFFNESSES = ['limp', 'medium', 'stiff'] as const;
+
+/** Line sold by the length; the mass is that of one stock length. A carrier is made of it: it is no item of a lure. */
+export const lineSchema = z.strictObject({
+  kind: z.literal('line'),
+  ...common,
+  diameterM: thicknessM,
+  stockLengthM,
+  /** What it carries without a knot, as its maker states it, N. */
+  breakingN: z.number().check(z.minimum(1), z.maximum(2000)),
+  /** How it feels between the fingers: stiff line seats worst in a knot. */
+  stiffness: z.enum(STIFFNESSES),
+});
+export type Line = z.infer<typeof lineSchema>;
+
+export const lineRoom: KindRoom<Line, null> = {
+  ...asMeasured,
+  ...plain,
+  ...noItem,
+  radiusM: ({ diameterM }) => diameterM / 2,
+  geometricKg: ({ diameterM, stockLengthM: stockM, material }) => discM2(diameterM) * stockM * densityOf(material),
+  massKg: stockMassKg,
+  smaller: ({ diameterM, stockLengthM: stockM }) => [['thickness', diameterM, 'length', stockM]],
+  telling: ({ diameterM }) => [diameterM],
+  words: ({ stiffness }) => [stiffness, 'leader'],
+};
