@@ -4,6 +4,8 @@ import type { UnitSystem } from '../core/units/write';
 import type { StageView } from './stage-view';
 
 const RULE_HEIGHT_PX = 27;
+/** Room of a number before a break. */
+const NUMBER_PX = 44;
 
 interface RuleProps {
   readonly view: StageView;
@@ -50,6 +52,8 @@ export const Rule = memo(function Rule({ view, system, leftOut }: RuleProps) {
     return `M${x.toFixed(2)} ${top}v${n % perMajor === 0 ? 9 : isMiddle ? 6.5 : 4}`;
   };
   const breaks = stretches.slice(1).map(({ fromMm }) => view.originX + fromMm * view.pxPerMm);
+  const isShown = ({ n, x }: { readonly n: number; readonly x: number }) =>
+    isNumbered(n) && !breaks.some((at) => at - x > 0 && at - x < NUMBER_PX);
   return (
     <g className="text-ink-soft" aria-hidden>
       <line x1={0} x2={view.widthPx} y1={top} y2={top} stroke="currentColor" strokeWidth={1} strokeOpacity={0.5} />
@@ -57,14 +61,12 @@ export const Rule = memo(function Rule({ view, system, leftOut }: RuleProps) {
       {breaks.map((x) => (
         <path key={x} d={`M${x - 6} ${top + 8}l6 -16M${x} ${top + 8}l6 -16`} stroke="currentColor" strokeWidth={1.4} />
       ))}
-      {ticks
-        .filter(({ n }) => isNumbered(n))
-        .map(({ n, x }) => (
-          <text key={n} x={x + 3} y={top + 22} fontSize={14} fill="currentColor" className="measure">
-            {system === 'metric' ? n : `${n / perMajor}${n === 0 ? '' : '″'}`}
-            {n === 0 && system === 'metric' ? ' mm' : ''}
-          </text>
-        ))}
+      {ticks.filter(isShown).map(({ n, x }) => (
+        <text key={n} x={x + 3} y={top + 22} fontSize={14} fill="currentColor" className="measure">
+          {system === 'metric' ? n : `${n / perMajor}${n === 0 ? '' : '″'}`}
+          {n === 0 && system === 'metric' ? ' mm' : ''}
+        </text>
+      ))}
     </g>
   );
 });

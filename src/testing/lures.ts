@@ -147,3 +147,23 @@ export function twoPieces(): Lure {
 
 /** Those that run by their own weight: a harness is drawn down by its sinker. */
 export const SINKING_DEMOS: readonly Lure[] = DEMO_LURES.filter(({ family }) => family !== 'wormHarness');
+
+const ROD_END: Exclude<Seat, { on: 'strand' }> = { on: 'end', end: 'nose' };
+
+/** A harness on 0.33 mm line with these parts nose to tail, hooks snelled, then these put on; a swivel at its rod end. */
+export function harness(
+  strand: readonly string[],
+  seated: readonly [string, Exclude<Seat, { on: 'strand' }>][] = [],
+  changes: { readonly lengthM?: number; readonly spareM?: number } = {},
+): Lure {
+  let lure = edited(startLure('wormHarness', lureIdSchema.parse('test-harness'), 'Test harness'), {
+    kind: 'carrier',
+    changes: { ...changes, nose: CLINCH },
+  });
+  for (const id of strand.toReversed()) lure = edited(lure, threadParts(lure.build, part(id), 0));
+  for (const [id, seat] of [['swivel-barrel-g12', ROD_END], ...seated] as const)
+    lure = edited(lure, seatPart(lure.build, part(id), seat));
+  return lure;
+}
+
+export const CLINCH = { form: 'knot', knot: 'clinch', turns: 5, tagM: 0.04 } as const;

@@ -13,5 +13,9 @@ export const CLOSING_WORDS: Readonly<Record<Closing, string>> = {
   sounds: 'Shake it and blow at it: what should knock, knocks; nothing else does.',
   skirtLies: 'The skirt lies as drawn and no strand reaches what kicks.',
   trailerStraight: 'The trailer hangs dead straight from above and from the side.',
+  knotsSeated:
+    'Pull each hook on something blunt, every other point capped: no snell slides, no knot creeps. Stiff line and long shanks seat worst.',
+  baitLies: 'The bait hangs straight behind its collar, every point out.',
+  gateForward: 'The gate of the clevis looks to the rod and is shut.',
   hooksAllowed: 'Count hooks and barbs against the rule where you fish: the authority’s current text decides.',
 };

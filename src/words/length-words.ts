@@ -64,6 +64,11 @@ export function termWords(term: LengthTerm, system: UnitSystem): string {
   }
 }
 
+/** What is cut: the wire of a carrier, or its line. */
+export function cutName({ of }: Pick<CutLength, 'of'>, isLine: boolean): string {
+  return of === 'wire' && isLine ? 'Line' : CUT_WORDS[of];
+}
+
 export const CUT_WORDS: Readonly<Record<CutLength['of'], string>> = {
   wire: 'Wire',
   shrinkTube: 'Shrink tube',

@@ -12,17 +12,31 @@ export const OUTFIT_RANGES = {
   diameterM: { minSi: 0.00005, maxSi: 0.003 },
   tipHeightM: { minSi: 0, maxSi: 8 },
   lineOutM: { minSi: 0.5, maxSi: 300 },
+  sinkerKg: { minSi: 0.0005, maxSi: 0.5 },
+  leaderM: { minSi: 0.02, maxSi: 6 },
 } as const;
 
 function within({ minSi, maxSi }: { readonly minSi: number; readonly maxSi: number }) {
   return z.number().check(z.minimum(minSi), z.maximum(maxSi));
 }
 
+/** What sinkers are cast of. */
+export const SINKER_METALS = ['lead', 'tin', 'tungsten', 'brass', 'stainless'] as const;
+
 export const outfitSchema = z.strictObject({
   line: z.strictObject({
     kind: z.enum(LINE_KINDS),
     diameterM: within(OUTFIT_RANGES.diameterM),
   }),
+  /** On the line ahead of the lure; absent where there is none. */
+  sinker: z.optional(
+    z.strictObject({
+      massKg: within(OUTFIT_RANGES.sinkerKg),
+      metal: z.enum(SINKER_METALS),
+      /** From it to the front of the lure, m. */
+      leaderM: within(OUTFIT_RANGES.leaderM),
+    }),
+  ),
   /** Between line and lure. */
   swivel: z.enum(LINE_SWIVELS),
   /** Rod tip above the surface, m. */

@@ -37,6 +37,9 @@ export type RigShape =
       readonly baitDepthM: number;
       /** Of the bait over the sinker, m; below it less than none. */
       readonly baitOverSinkerM: number;
+      /** Of the line above the sinker: how much of it is in the water, m, and its pull at the rod's tip, N. */
+      readonly inWaterM: number;
+      readonly tipPullN: number;
       /** The sinker lies on the bottom; it is drawn over it and the line lies as it may. */
       readonly isOnBottom: boolean;
     }
@@ -79,6 +82,19 @@ export function upTheLeader(
   return { pull: { aftN: state[0], downN: state[1] }, gainM: state[2] };
 }
 
+/** What pulls the line above a sinker, and how far the sinker is above the bait, m. */
+export function aboveSinker(
+  leader: FishingLine,
+  sinker: Sinker,
+  leaderM: number,
+  bait: LinePull,
+  setting: LineSetting,
+): { readonly pull: LinePull; readonly gainM: number } {
+  const { pull, gainM } = upTheLeader(leader, bait, setting, leaderM);
+  const added = sinkerPull(sinker, setting);
+  return { pull: { aftN: pull.aftN + added.aftN, downN: pull.downN + added.downN }, gainM };
+}
+
 /**
  * Where sinker and bait run with each of these lengths of line out, from the rod's tip to the sinker.
  * @param bottomM depth of the bottom, m; Infinity where it is out of reach
@@ -88,19 +104,20 @@ export function rigShapes(
   setting: LineSetting,
   lengthsOutM: readonly number[],
   bottomM = Infinity,
+  steps?: number,
 ): RigShape[] {
-  const top = upTheLeader(leader, bait, setting, leaderM);
-  const added = sinkerPull(sinker, setting);
-  const pull = { aftN: top.pull.aftN + added.aftN, downN: top.pull.downN + added.downN };
-  return lineShapes(line, pull, setting, lengthsOutM).map((shape): RigShape => {
+  const { pull, gainM } = aboveSinker(leader, sinker, leaderM, bait, setting);
+  return lineShapes(line, pull, setting, lengthsOutM, steps).map((shape): RigShape => {
     if (shape.outcome !== 'sinks') return shape;
     const sinkerDepthM = Math.min(bottomM, shape.depthM);
-    const baitDepthM = Math.min(bottomM, Math.max(0, sinkerDepthM + top.gainM));
+    const baitDepthM = Math.min(bottomM, Math.max(0, sinkerDepthM + gainM));
     return {
       outcome: 'sinks',
       sinkerDepthM,
       baitDepthM,
       baitOverSinkerM: sinkerDepthM - baitDepthM,
+      inWaterM: shape.inWaterM,
+      tipPullN: shape.tipPullN,
       isOnBottom: shape.depthM >= bottomM,
     };
   });

@@ -16,6 +16,9 @@ export const CLOSING = [
   'sounds',
   'skirtLies',
   'trailerStraight',
+  'knotsSeated',
+  'baitLies',
+  'gateForward',
   'hooksAllowed',
 ] as const;
 export type Closing = (typeof CLOSING)[number];
@@ -33,6 +36,7 @@ interface Rule {
   /** Fewer than this many and it is not asked. */
   readonly least?: number;
   readonly isOnlyBent?: boolean;
+  readonly isOnlyLine?: boolean;
   readonly codes: readonly Finding['code'][];
 }
 
@@ -53,19 +57,27 @@ const RULES: Readonly<Record<Closing, Rule>> = {
   },
   skirtLies: { kinds: ['skirt'], codes: ['skirtSides', 'strandsFoulTail', 'skirtWithoutLayers'] },
   trailerStraight: { kinds: ['trailer'], codes: ['trailerStraight', 'bluntTrailer', 'clawAtPoint', 'trailerOverhang'] },
+  knotsSeated: {
+    kinds: ['hook'],
+    isOnlyLine: true,
+    codes: ['knotGuard', 'slipsOverKnot', 'pointTurnsIn', 'hookSpacing', 'lineTwist', 'stopHolds'],
+  },
+  baitLies: { kinds: ['bait'], codes: ['baitOnHooks', 'rollsBehind'] },
+  gateForward: { kinds: ['clevis'], isOnlyLine: true, codes: ['gate', 'sawsLine'] },
   hooksAllowed: { kinds: ['hook'], codes: ['ruleBroken', 'ruleKept'] },
 };
 
 /** Only about contacts that are there: a lone bead makes no sound to listen for. */
-const ONLY_WITH_FINDINGS: ReadonlySet<Closing> = new Set(['sounds']);
+const ONLY_WITH_FINDINGS: ReadonlySet<Closing> = new Set(['sounds', 'gateForward']);
 
 /** What is tried on the finished lure. @param found its findings */
 export function closingChecks(build: Build, found: readonly Finding[]): ClosingCheck[] {
   const items = Object.values(build.items);
   return CLOSING.flatMap((check): ClosingCheck[] => {
-    const { kinds, least = 1, isOnlyBent = false, codes } = RULES[check];
+    const { kinds, least = 1, isOnlyBent = false, isOnlyLine = false, codes } = RULES[check];
+    const { castsNose, isLimp } = carrierRoom(build.carrier);
     const about = items.filter(({ part }: { readonly part: Part }) => kinds.includes(part.kind));
-    if (about.length < least || (isOnlyBent && !carrierRoom(build.carrier).castsNose)) return [];
+    if (about.length < least || (isOnlyBent && !castsNose) || (isOnlyLine && !isLimp)) return [];
     const findings = found.filter(({ code }) => codes.includes(code));
     if (findings.length === 0 && ONLY_WITH_FINDINGS.has(check)) return [];
     return [{ check, items: about.map(({ id }) => id), findings }];

@@ -159,6 +159,8 @@ describe('the best order', () => {
     ['a bait with a ring over its tie', put(plainBait(), 'ring-k1', { on: 'tie' })],
     ['the two-piece one', demoLure('aalmo-link')],
     ['a bought frame', demoLure('lommer-clapper')],
+    ['a harness of two hooks', demoLure('mirrow-drift')],
+    ['one whose treble gave way to a pair', demoLure('halvane-trail')],
   ];
 
   it.each(SMALL)('of %s is the best of all that can be done', (_, lure) => {
@@ -184,8 +186,7 @@ describe('the best order', () => {
   });
 
   it('of any lure that can be reached is as good as a hundred orders taken at random that can be done, and better than most', () => {
-    let beaten = 0;
-    let tried = 0;
+    const beaten: number[] = [];
     fc.assert(
       fc.property(
         anyDressedLure(),
@@ -198,19 +199,21 @@ describe('the best order', () => {
           const found = bestOrder(goal, operations);
           if (found.outcome !== 'ordered') throw new Error('it was planned');
           const best = worth(countCost(goal, found.operations));
+          let hit = 0;
           for (let n = 0; n < 100; n++) {
             const order = anyOrder(goal, operations, () => chance.next().value ?? 0);
             const cost = worth(countCost(goal, order));
             expect(cost).toBeGreaterThanOrEqual(best);
-            tried++;
-            if (cost > best) beaten++;
+            if (cost > best) hit++;
           }
+          beaten.push(hit / 100);
         },
       ),
-      { seed: 17, numRuns: 25 },
+      { seed: 17, numRuns: 40 },
     );
-    expect(tried).toBeGreaterThan(1000);
-    expect(beaten / tried).toBeGreaterThan(0.8);
+    expect(beaten.length).toBeGreaterThan(20);
+    // Where there is little to choose every order is as good: told by the middle of the lures.
+    expect(beaten.toSorted((a, b) => a - b)[Math.floor(beaten.length / 2)]).toBeGreaterThan(0.8);
   });
 
   it('given too little room to search, takes the builders’ usual course, and says so', () => {

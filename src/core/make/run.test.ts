@@ -199,7 +199,7 @@ describe('the kit of any lure', () => {
           const isOnFrame = isBought && (part.kind === 'head' || (seat.on === 'item' && seat.how === 'moulded'));
           expect(ids.includes(id), id).toBe(!isOnFrame);
         }
-        expect(parts.some(({ part }) => part.kind === 'wire')).toBe(!isBought);
+        expect(parts.some(({ part }) => part.kind === build.carrier.wire.kind)).toBe(!isBought);
       }),
       { seed: 29, numRuns: 80 },
     );

@@ -6,6 +6,7 @@ import { findRoot } from '../root';
 import { MAX_SPEED_MPS } from '../hydro/spin';
 import { axialAt, trimOf, type TrimDrag } from '../hydro/trim';
 import { USUAL_OUTFIT } from '../hydro/outfit';
+import { pullWithSinker } from '../hydro/outfit-line';
 import type { Water } from '../hydro/water';
 import type { Build } from '../lure/lure';
 import { bladeDrags, bladePull } from './blade-pull';
@@ -87,7 +88,8 @@ export function crossingsOf(
   return {
     sinkMps: sinkingN > 0 ? speedOf((speed) => fallDragN(speed) - sinkingN, near?.sinkMps, true) : null,
     surfaceMps: speedOf((speed) => {
-      const { aftN, downN } = pullAt(speed);
+      const setting = { waterDensityKgM3: rho, tipHeightM, speedMps: speed };
+      const { aftN, downN } = pullWithSinker(outfit, pullAt(speed), setting);
       return downN / Math.hypot(aftN, downN) - tipSine;
     }, near?.surfaceMps),
     planingMps:

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoLure, plainBait, plainBuzz, plainSpinner, spinner, SINKING_DEMOS, withHead } from '@/testing/lures';
 import { figures, measured } from '@/testing/measured';
-import { DEMO_LURES } from '@/demo/scenario';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { LAKE_WATER } from '../hydro/water';
 import type { Lure } from '../lure/lure';

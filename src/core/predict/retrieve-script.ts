@@ -9,7 +9,8 @@ import type { Water } from '../hydro/water';
 import { waterViscosity } from '../hydro/water';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS } from '../hydro/spin';
-import { depthOf, lineShapes } from '../hydro/towed-line';
+import { lureShapes } from '../hydro/outfit-line';
+import { depthOf } from '../hydro/towed-line';
 import type { Build, ItemId } from '../lure/lure';
 import { nominalCrossings } from './crossings';
 import { axleCosines } from './inclined';
@@ -105,7 +106,7 @@ export function followScript(
       const ride = rideAt(inWater, scaled, outcomes, speedMps, [lineOutM]);
       const setting = { waterDensityKgM3: inWater.rho, tipHeightM: h, speedMps };
       const planes = planingMps !== null && speedMps >= planingMps;
-      const depths = lineShapes(line, pullOnLine(ride.trim), setting, lengths).map((shape) =>
+      const depths = lureShapes(line, outfit, pullOnLine(ride.trim), setting, lengths).map((shape) =>
         planes ? 0 : depthOf(shape),
       );
       const heard = soundOfRide(inWater, ride, outcomes, viscosityPaS, USUAL_SOUND);

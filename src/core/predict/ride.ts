@@ -8,7 +8,8 @@ import { forceOfMoment, naturalHz, shakeOfArm, shakeOfBody, type Shake } from '.
 import { lineTwist } from '../hydro/line-twist';
 import { lineTorsion, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import type { Turning } from '../hydro/spin';
-import { lineShapes, STEPS_FOR_BAND, type LinePull, type LineShape } from '../hydro/towed-line';
+import { lureShapes } from '../hydro/outfit-line';
+import { STEPS_FOR_BAND, type LinePull, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
 import { trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
 import type { Water } from '../hydro/water';
@@ -141,8 +142,9 @@ export function rideAt(
     lineSlopeRad: Math.atan2(pull.downN, pull.aftN),
     lines: isTrimKept
       ? near.ride.lines
-      : lineShapes(
+      : lureShapes(
           line,
+          outfit,
           pull,
           { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps },
           lengthsOutM,

@@ -173,9 +173,9 @@ function reachOf(
     return isUnderTube ? 'all' : 'tail';
   }
   const { isAsLongAsItsStack, isLimp } = carrierRoom(only.carrier);
-  // A hook's shank sets what line its snell takes.
-  const isSnelled = isLimp && only.strand.some((each) => each.slot === slot) && items[slot]?.part.kind === 'hook';
-  const isMovingAll = isSnelled || (isThreaded[slot] && isAsLongAsItsStack);
+  // On a line hooks move with what is behind them, and a hook's shank sets what line its snell takes.
+  const isOnLine = isLimp && only.strand.some((each) => each.slot === slot);
+  const isMovingAll = isOnLine || (isThreaded[slot] && isAsLongAsItsStack);
   return isMovingAll ? 'all' : 'strand';
 }
 

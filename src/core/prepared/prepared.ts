@@ -8,7 +8,8 @@ import { deltaBearing } from '../hydro/delta-blade';
 import { filmBearing } from '../hydro/film-blade';
 import type { Bearing } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import { depthOf, lineShape, type FishingLine } from '../hydro/towed-line';
+import { lureShapes } from '../hydro/outfit-line';
+import { depthOf, type FishingLine } from '../hydro/towed-line';
 import type { Trim } from '../hydro/trim';
 import type { Water } from '../hydro/water';
 import { headDragNm, type ArmOutcome } from '../in-water/arm';
@@ -257,7 +258,7 @@ export class Prepared {
     const isOutside = troubleAt(speedMps, outcomes) !== null;
     const trim = isOutside ? null : trimWith(outcomes, hanging, speedMps, pitchRad);
     const towed = { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps };
-    const shape = trim ? lineShape(this.line, pullOnLine(trim), towed, outfit.lineOutM) : undefined;
+    const [shape] = trim ? lureShapes(this.line, outfit, pullOnLine(trim), towed, [outfit.lineOutM]) : [];
     const scaled = (): ScaledLure => ({
       shared: AS_ESTIMATED,
       massKg: bodies.massKg,

@@ -1,4 +1,6 @@
 /** What is strung beside each other on a wire, and between the legs of a clevis, as it can meet. */
+import { carrierRoom } from '../carriers/carrier';
+import { holdsItself } from '../geometry/stack';
 import { pointOn } from '../carriers/wire-path';
 import type { LaidCarrier } from '../geometry/layout';
 import { outsideRadius } from '../geometry/outside-radius';
@@ -54,12 +56,14 @@ export function turningOn(carrier: LaidCarrier, spins: readonly SpinSeat[]): OnW
 /** Neighbours on a wire, and what lies between the legs of a clevis. */
 export function alongWire(carrier: LaidCarrier, spins: readonly SpinSeat[], waterKgM3: number): Contact[] {
   const turning = turningOn(carrier, spins);
-  const { strand, freeRoom, lines } = carrier;
+  const { strand, lines } = carrier;
   const pairs = strand.slice(1).flatMap((aft, i) => {
     const fore = strand[i];
-    return fore && fore.item.id !== aft.item.id && canStrike(fore) && canStrike(aft) ? [{ fore, aft }] : [];
+    // What holds its place on the line does not slide down on what is behind it.
+    const canMeet = fore && fore.item.id !== aft.item.id && holdsItself(fore.item) === null;
+    return canMeet && canStrike(fore) && canStrike(aft) ? [{ fore, aft }] : [];
   });
-  const gapM = (freeRoom.x1M - freeRoom.x0M) / Math.max(1, pairs.length);
+  const gapM = roomToFly(carrier) / Math.max(1, pairs.length);
   const shakeShare = shareOnArm(carrier);
   const contacts = pairs.flatMap(({ fore, aft }): Contact[] => {
     const caged = cageAbout(strand, fore, aft);
@@ -111,6 +115,15 @@ export function alongWire(carrier: LaidCarrier, spins: readonly SpinSeat[], wate
         .slice(0, i)
         .some((other) => other.kind === kind && other.between.includes(a) && other.between.includes(b)),
   );
+}
+
+/** On a line the stream holds what slides together: they part no further than this, m. Trade estimate. */
+const APART_ON_LINE_M = 0.003;
+
+/** How far what is strung can move apart in all, m. */
+function roomToFly({ carrier, freeRoom }: LaidCarrier): number {
+  const roomM = freeRoom.x1M - freeRoom.x0M;
+  return carrierRoom(carrier).isLimp ? Math.min(roomM, APART_ON_LINE_M) : roomM;
 }
 
 /** What a piece can move across the wire that goes through it, m. */

@@ -20,6 +20,7 @@ import {
 } from '@/words/ride-words';
 import { useDesk } from '../desk-state';
 import { changeSettings } from '../settings';
+import { SinkerFields } from './SinkerFields';
 import { ReadingForm } from './ReadingForm';
 import { HeadFinder } from './HeadFinder';
 import { retrieveSpeed, SPEED_WAYS, oneSpeedInWords, speedUnitOf } from '../speed';
@@ -65,6 +66,11 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
     >
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto pr-1">
         <OutfitFields outfit={outfit} system={system} />
+        <SinkerFields
+          sinker={outfit.sinker}
+          system={system}
+          set={(sinker) => changeSettings({ outfit: withSinker(outfit, sinker) })}
+        />
         <section aria-label="Its way through the water" className="flex flex-col gap-1">
           <div className="flex flex-wrap items-end justify-between gap-3">
             <h3 className="font-semibold">Its way through the water</h3>
@@ -143,6 +149,11 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
       </div>
     </Sheet>
   );
+}
+
+/** Without one the outfit says nothing of it. */
+function withSinker({ line, swivel, tipHeightM, lineOutM }: Outfit, sinker: Outfit['sinker']): Outfit {
+  return { line, swivel, tipHeightM, lineOutM, ...(sinker ? { sinker } : {}) };
 }
 
 function Figure({ figure }: { readonly figure: RideFigure }) {

@@ -34,13 +34,14 @@ export interface PartPickerProps {
   readonly onClose: () => void;
 }
 
-const AIM_WORDS = {
-  swap: { title: 'Swap for' },
-  wire: { title: 'Swap the wire for' },
-  thread: { title: 'Thread on the wire' },
-  threadOnClevis: { title: 'Thread on the wire' },
-  seat: { title: 'Put on' },
-} as const;
+/** What is done; `it`: what the lure is strung on. */
+const AIM_WORDS: Readonly<Record<PickerAim['placement']['put'], (it: 'wire' | 'line') => string>> = {
+  swap: () => 'Swap for',
+  wire: (it) => `Swap the ${it} for`,
+  thread: (it) => `Thread on the ${it}`,
+  threadOnClevis: (it) => `Thread on the ${it}`,
+  seat: () => 'Put on',
+};
 
 const CODES = { swap: 'swap', wire: 'takeWire', thread: 'add', threadOnClevis: 'add', seat: 'add' } as const;
 
@@ -67,7 +68,11 @@ export function PartPicker(props: PartPickerProps) {
       wide
       clear
       onOpenChange={(open) => !open && props.onClose()}
-      title={props.aim.slot ? SLOT_WORDS[props.aim.slot] : AIM_WORDS[props.aim.placement.put].title}
+      title={
+        props.aim.slot
+          ? SLOT_WORDS[props.aim.slot]
+          : AIM_WORDS[props.aim.placement.put](props.lure.build.carrier.wire.kind)
+      }
       description="What fits first, drawn to one scale, with what it would do at the present retrieve."
     >
       {placeStands(props.lure.build, props.aim.placement) ? (

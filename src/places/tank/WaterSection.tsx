@@ -2,7 +2,8 @@
 
 import { memo, useRef } from 'react';
 import { fishingLine } from '@/core/hydro/outfit';
-import { lineCurve, type LinePoint } from '@/core/hydro/towed-line';
+import { lureCurve } from '@/core/hydro/outfit-line';
+import type { LinePoint } from '@/core/hydro/towed-line';
 import { waterDensity } from '@/core/hydro/water';
 import type { Lure } from '@/core/lure/lure';
 import { pullOnLine } from '@/core/predict/ride';
@@ -41,7 +42,7 @@ export const WaterSection = memo(function WaterSection({ lure, speedMps, card, c
   const setting = { waterDensityKgM3: waterDensity(water), tipHeightM: outfit.tipHeightM, speedMps };
   const curve: readonly LinePoint[] =
     trim && !planes
-      ? lineCurve(fishingLine(outfit.line), pullOnLine(trim), setting, outfit.lineOutM)
+      ? lureCurve(fishingLine(outfit.line), outfit, pullOnLine(trim), setting)
       : [
           { forwardM: 0, depthM: 0 },
           { forwardM: outfit.lineOutM, depthM: -outfit.tipHeightM },

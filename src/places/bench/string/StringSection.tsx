@@ -49,7 +49,7 @@ export const StringSection = memo(function StringSection(props: StringSectionPro
           </Button>
         )}
         <Button dense look={slot ? 'plain' : 'main'} onClick={commands.swap}>
-          {unit?.item ? 'Swap this part' : 'Swap the wire'}
+          {unit?.item ? 'Swap this part' : `Swap the ${build.carrier.wire.kind}`}
         </Button>
         <Button dense disabled={!commands.canInsertBefore} onClick={commands.insertBefore}>
           Insert before

@@ -7,7 +7,7 @@ import { showLength, type UnitSystem } from '@/core/units/write';
 import { Fold } from '@/ui/Fold';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { CUTTING_WIRE, SHRINKING_TUBE } from '@/words/caution-words';
-import { CUT_WORDS, termWords } from '@/words/length-words';
+import { cutName, termWords } from '@/words/length-words';
 
 export interface LengthsPanelProps {
   readonly cuts: readonly CutLength[];
@@ -18,14 +18,14 @@ export interface LengthsPanelProps {
 /** What to cut, drawn as the length itself with its terms. */
 export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
   return (
-    <Fold title="Lengths to cut" gist={<Gist cuts={cuts} system={system} />}>
+    <Fold title="Lengths to cut" gist={<Gist cuts={cuts} build={build} system={system} />}>
       {cuts.map((cut) => {
         const wire = wireOfCut(build, cut);
         return (
           <div key={cut.item?.id ?? cut.carrier} className="flex flex-col gap-1.5">
             <p className="flex items-baseline justify-between gap-2">
               <span>
-                {CUT_WORDS[cut.of]}
+                {cutName(cut, wire?.kind === 'line')}
                 {wire ? ` ${showLength(wire.diameterM, system)}` : ''}
                 {cut.item ? <span className="text-sm text-ink-soft"> {cut.item.part.finish.name}</span> : null}
               </span>
@@ -34,7 +34,7 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
               </span>
             </p>
             <Bar cut={cut} />
-            {CUT_CAUTIONS[cut.of] && (
+            {wire?.kind !== 'line' && CUT_CAUTIONS[cut.of] && (
               <p className="flex gap-1.5 text-sm text-ink-soft">
                 <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
                 {CUT_CAUTIONS[cut.of]}
@@ -67,12 +67,13 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
 }
 
 /** The wire, and how many more things are cut. */
-function Gist({ cuts, system }: Pick<LengthsPanelProps, 'cuts' | 'system'>) {
+function Gist({ cuts, build, system }: LengthsPanelProps) {
   const [first, ...others] = cuts;
   if (!first) return 'nothing to cut';
   return (
     <>
-      {CUT_WORDS[first.of]} <span className="measure">{showLength(first.cutM, system)}</span>
+      {cutName(first, wireOfCut(build, first)?.kind === 'line')}{' '}
+      <span className="measure">{showLength(first.cutM, system)}</span>
       {others.length > 0 && `, and ${others.length} more`}
     </>
   );

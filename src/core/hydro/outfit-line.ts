@@ -1,0 +1,63 @@
+/** The line of an outfit, through a sinker where one is ahead of the lure. */
+import { densityOf } from '../parts/material';
+import type { Outfit } from './outfit';
+import { aboveSinker, rigShapes, sinkerPull, type Rig, type Sinker } from './sinker-line';
+import {
+  lineCurve,
+  lineShapes,
+  type FishingLine,
+  type LinePoint,
+  type LinePull,
+  type LineSetting,
+  type LineShape,
+} from './towed-line';
+
+/** The least line above a sinker, m. */
+const LEAST_ABOVE_M = 0.3;
+
+function sinkerOf({ massKg, metal }: NonNullable<Outfit['sinker']>): Sinker {
+  return { massKg, densityKgM3: densityOf(metal) };
+}
+
+/** What pulls the line above the sinker, the leader's own weight and drag left out; without one the lure's own pull. */
+export function pullWithSinker({ sinker }: Outfit, pull: LinePull, setting: LineSetting): LinePull {
+  if (!sinker) return pull;
+  const added = sinkerPull(sinkerOf(sinker), setting);
+  return { aftN: pull.aftN + added.aftN, downN: pull.downN + added.downN };
+}
+
+/** Where the lure runs with each of these lengths out, from the rod's tip to the lure, m. The leader is of the same line. */
+export function lureShapes(
+  line: FishingLine,
+  { sinker }: Outfit,
+  pull: LinePull,
+  setting: LineSetting,
+  lengthsOutM: readonly number[],
+  steps?: number,
+): LineShape[] {
+  if (!sinker) return lineShapes(line, pull, setting, lengthsOutM, steps);
+  const { leaderM } = sinker;
+  const rig: Rig = { line, leader: line, leaderM, sinker: sinkerOf(sinker), bait: pull };
+  const above = lengthsOutM.map((lengthM) => Math.max(LEAST_ABOVE_M, lengthM - leaderM));
+  return rigShapes(rig, setting, above, Infinity, steps).map((shape) =>
+    shape.outcome === 'sinks'
+      ? { outcome: 'sinks', depthM: shape.baitDepthM, inWaterM: shape.inWaterM, tipPullN: shape.tipPullN }
+      : shape,
+  );
+}
+
+/** The way of the line from the lure to the rod's tip: with a sinker, first the leader, drawn straight. */
+export function lureCurve(
+  line: FishingLine,
+  { sinker, lineOutM }: Outfit,
+  pull: LinePull,
+  setting: LineSetting,
+): readonly LinePoint[] {
+  if (!sinker) return lineCurve(line, pull, setting, lineOutM);
+  const { leaderM } = sinker;
+  const above = aboveSinker(line, sinkerOf(sinker), leaderM, pull, setting);
+  const forwardM = Math.sqrt(Math.max(leaderM ** 2 - above.gainM ** 2, 0));
+  const upper = lineCurve(line, above.pull, setting, Math.max(LEAST_ABOVE_M, lineOutM - leaderM));
+  const depthM = Math.max(0, (upper[0]?.depthM ?? 0) + above.gainM);
+  return [{ forwardM: 0, depthM }, ...upper.map((point) => ({ ...point, forwardM: point.forwardM + forwardM }))];
+}
