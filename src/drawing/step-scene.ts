@@ -167,7 +167,7 @@ function boxesOfItem(build: Build, { layout, motions, things }: StillLure, id: I
     });
   }
   const strung = layout.strand.flatMap(({ item, x0M, x1M, radiusM }) =>
-    item.id === id ? [onLine(layout, 'run', x0M, x1M, -radiusM, radiusM)] : [],
+    item.id === id && part.kind !== 'hook' ? [onLine(layout, 'run', x0M, x1M, -radiusM, radiusM)] : [],
   );
   if (strung.length > 0) return strung;
   return layout.off.flatMap((placed) => {

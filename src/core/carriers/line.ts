@@ -56,10 +56,8 @@ export const lineRoom: CarrierRoom<LineCarrier> = {
   bought: () => null,
   // Hook end first: what is tied there is the last that a knot can be drawn down on in the hand.
   threadedOver: ['nose'],
-  unworked: (carrier) =>
-    carrier.nose.form === 'plain' && carrier.tail.form === 'plain'
-      ? { lengthM: carrier.lengthM, at: (lengthM) => ({ ...carrier, lengthM }) }
-      : null,
+  // A drawing leaves out what of it is long and bare.
+  unworked: () => null,
   stock: ['line'],
   bare: (carrier, cutM) => ({ ...carrier, nose: PLAIN, tail: PLAIN, lengthM: cutM }),
   settled: (now, wanted, { cutM, terms, isStrung }) => {

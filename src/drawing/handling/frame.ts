@@ -20,7 +20,21 @@ export type Moment =
   | 'trailerOn'
   | 'lockTurns'
   | 'lockTwist'
-  | 'lockPressed';
+  | 'lockPressed'
+  | 'lineThroughEye'
+  | 'wrapsOpen'
+  | 'snellDrawn'
+  | 'knotThrough'
+  | 'knotTurns'
+  | 'knotDrawn'
+  | 'loopDoubled'
+  | 'loopKnotted'
+  | 'linkLooped'
+  | 'linkTied'
+  | 'baitBeside'
+  | 'baitOn'
+  | 'gateOpen'
+  | 'gateShut';
 
 export interface Frame {
   readonly moment: Moment;

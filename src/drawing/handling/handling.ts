@@ -7,6 +7,7 @@ import type { Part } from '../../core/parts/part';
 import { lockFrames, skirtFrames, trailerFrames } from './behind-head';
 import { stackFrames } from './clevises';
 import type { Frame } from './frame';
+import { baitFrames, gateFrames, knotFrames, linkFrames, snellFrames } from './knots';
 import { loopFrames } from './loop';
 import { ringFrames } from './ring';
 
@@ -16,6 +17,18 @@ export function handlingFrames({ operation, amounts }: MakeStep, build: Build, o
     case 'rollLoop':
     case 'closeLoop':
       return loopFrames(wireEnd(build.carrier, operation.end), build.carrier.wire);
+    case 'snell':
+      return snellFrames(build, operation.hook);
+    case 'tieEnd':
+      return knotFrames(build, operation.end);
+    case 'tieLink':
+      return linkFrames(build, operation.item, operation.hook);
+    case 'threadBait':
+      return baitFrames(build, operation.item);
+    case 'threadClevis': {
+      const { part } = itemOf(build, operation.clevis);
+      return part.kind === 'clevis' ? gateFrames(part, build.carrier.wire) : [];
+    }
     case 'threadLeg':
     case 'hangOnClevis': {
       const stack = [operation.clevis, ...goalOf(build, over).stackedWith(operation.clevis)].slice(0, 2);
