@@ -1,3 +1,4 @@
+import { familySchema } from '../src/core/lure/lure';
 import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { DEMO_LURES, SCENARIO } from '../src/demo/scenario';
@@ -272,7 +273,7 @@ describe('the demo scenario', () => {
     expect(DEMO_LURES.length).toBeGreaterThanOrEqual(8);
     expect(new Set(shapes).size).toBe(DEMO_LURES.length);
     const families = new Set(DEMO_LURES.map(({ family }) => family));
-    expect(families).toEqual(new Set(['inlineSpinner', 'spinnerbait', 'buzzbait', 'wormHarness']));
+    expect(families).toEqual(new Set(familySchema.options));
     for (const lure of DEMO_LURES) {
       for (const item of Object.values(lure.build.items)) expect(item.role !== null).toBe(item.part.kind === 'hook');
     }

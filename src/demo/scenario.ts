@@ -18,6 +18,8 @@ import halvaneTwins from './lures/halvane-twins.json';
 import aalmoLink from './lures/aalmo-link.json';
 import okkelWisp from './lures/okkel-wisp.json';
 import suvraFan from './lures/suvra-fan.json';
+import stolkHerald from './lures/stolk-herald.json';
+import torvaneFlash from './lures/torvane-flash.json';
 import halvaneTrail from './lures/halvane-trail.json';
 import canoeGlint from './lures/canoe-glint.json';
 import okkelRoller from './lures/okkel-roller.json';
@@ -67,5 +69,7 @@ export const DEMO_LURES: readonly Lure[] = [
     okkelRoller,
     mirrowDrift,
     suvraMouth,
+    stolkHerald,
+    torvaneFlash,
   ].map((file) => lureFileSchema.parse(file).lure),
 ];

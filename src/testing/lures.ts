@@ -145,8 +145,8 @@ export function twoPieces(): Lure {
   return edited(lure, { kind: 'insert', items, entries: [], joined: [{ index: 0, joined }] });
 }
 
-/** Those that run by their own weight: a harness is drawn down by its sinker. */
-export const SINKING_DEMOS: readonly Lure[] = DEMO_LURES.filter(({ family }) => family !== 'wormHarness');
+/** Those on wire, which run by their own weight: what is on line is drawn down by a sinker. */
+export const WIRE_DEMOS: readonly Lure[] = DEMO_LURES.filter(({ build }) => build.carrier.kind !== 'line');
 
 const ROD_END: Exclude<Seat, { on: 'strand' }> = { on: 'end', end: 'nose' };
 

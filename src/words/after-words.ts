@@ -19,6 +19,7 @@ export const AFTER_WORDS: Readonly<Record<AfterCheck, AfterWords>> = {
   snellSeated: feel(
     'wetted and drawn down slowly, its wraps side by side against the eye; pull the hook on something blunt, every other point capped. Stiff line and long shanks seat worst',
   ),
+  snapShut: feel('the snap clicks shut and stays shut when pulled'),
   baitStraight: look('head at the collar, point out, the rest trailing in line'),
   hookStraight: look('hook and arm in one plane'),
   loopCentred: look('the loop stands in the middle of the wire'),

@@ -6,4 +6,6 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   spinnerbait: 'Spinnerbait',
   buzzbait: 'Buzzbait',
   wormHarness: 'Worm harness',
+  bladeLeader: 'Blade leader',
+  bladeAhead: 'Blade ahead of a lure',
 };

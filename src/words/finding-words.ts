@@ -214,6 +214,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'sawsLine':
     case 'stopHolds':
     case 'lineTwist':
+    case 'aheadOfLure':
       return lineFindingWords(finding, system);
     case 'bladeAgainstHead':
     case 'rivet':
@@ -355,7 +356,7 @@ export function costWords(cost: Cost, build: Build, system: UnitSystem): string 
       .join(', ');
   switch (cost.code) {
     case 'cutsWire':
-      return `cuts the wire: new ${showLength(cost.wire.diameterM, system)} wire, ${showLength(cost.newLengthM, system)}`;
+      return `cuts the ${cost.wire.kind}: new ${showLength(cost.wire.diameterM, system)} ${cost.wire.kind}, ${showLength(cost.newLengthM, system)}`;
     case 'changesBladeAtClevis':
       return `changes at the clevis gate, nothing cut: ${names(cost.items)}`;
     case 'opensRing':

@@ -15,7 +15,8 @@ type LineCode =
   | 'gate'
   | 'sawsLine'
   | 'stopHolds'
-  | 'lineTwist';
+  | 'lineTwist'
+  | 'aheadOfLure';
 type LineFinding = Extract<Finding, { code: LineCode }>;
 
 export function lineFindingWords(finding: LineFinding, system: UnitSystem): FindingWords {
@@ -71,7 +72,8 @@ export function lineFindingWords(finding: LineFinding, system: UnitSystem): Find
     case 'baitOnHooks': {
       const figure = `${length(Math.abs(finding.beyondM))} ${finding.beyondM < 0 ? 'of hook beyond the bait' : 'of bait beyond the last hook'}`;
       const usual = finding.usualHooks === 1 ? 'one hook' : 'two hooks, or three for a long one';
-      switch (finding.is) {
+      const { is } = finding;
+      switch (is) {
         case 'held':
           return { title: 'Bait and hooks suit each other', figure, why: `This bait usually takes ${usual}.` };
         case 'long':
@@ -87,7 +89,7 @@ export function lineFindingWords(finding: LineFinding, system: UnitSystem): Find
             why: 'It hangs bare: bring it nearer, or take a longer bait.',
           };
         default:
-          return never(finding.is, 'lineFindingWords');
+          return never(is, 'lineFindingWords');
       }
     }
     case 'gate':
@@ -109,6 +111,18 @@ export function lineFindingWords(finding: LineFinding, system: UnitSystem): Find
       return isGood
         ? { title: 'The stop holds', figure, why: 'Against what rests on it at this speed, jerks included.' }
         : { title: 'The stop slips', figure, why: 'A tighter one, or two of them, hold the blade where it should be.' };
+    }
+    case 'aheadOfLure': {
+      const title = {
+        near: 'Near the lure: what follows the blade takes the lure',
+        between: 'Between near and far',
+        far: 'Far ahead: the blade itself is taken',
+      }[finding.is];
+      return {
+        title,
+        figure: `${length(finding.gapM)} from the blade to the end of the line`,
+        why: 'Builders differ: a hand’s width so that the lure looks to chase it, or an arm’s length so as not to slow the lure. Divers suit it least: their lip runs in slower water.',
+      };
     }
     case 'lineTwist':
       return isGood

@@ -61,6 +61,7 @@ function everyHandling(): Lure[] {
     }),
     state(film, 'filmBlade-1', { of: 'film', foldRad: 0.5 }),
     bait('spinnerbait', ['bead-brass-4'], []),
+    put(demoLure('torvane-flash'), 'hook-treble-6', on('snap-1', 'hung')),
   ];
 }
 

@@ -229,6 +229,11 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
     }
     case 'hangByEye':
       return { what: `Hang the ${name(operation.hook)} by its open eye.`, how: 'Then press the eye shut.' };
+    case 'hangOnSnap':
+      return {
+        what: `Open the ${name(operation.snap)} and put the ${name(operation.item)} on it.`,
+        how: 'Press it shut.',
+      };
     case 'ringOverTie':
       return { what: `Force the ${name(operation.ring)} over the line tie.`, how: 'Both legs of the wire through it.' };
     case 'tieDressing':
@@ -323,7 +328,7 @@ function baitWords(build: Build, item: ItemId, name: string): StepWords {
     ? { what: `Put the hook once through the side of the ${name}.`, how: 'Point out; the rest trails.' }
     : {
         what: `Thread the ${name} head first on the front hook, up to the collar.`,
-        how: 'Point out. The other hooks go through it where they come to lie, so that it trails straight and does not ball up.',
+        how: 'Caps off. Point out. The other hooks go through it where they come to lie, so that it trails straight and does not ball up.',
       };
 }
 

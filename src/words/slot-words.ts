@@ -4,7 +4,8 @@ import type { SlotCode } from '../core/judgement/slot';
 export const SLOT_WORDS: Readonly<Record<SlotCode, string>> = {
   head: 'A head goes here',
   mainHook: 'A hook is cast in the head',
-  guardBead: 'A bead goes here, to spare wire or knot',
+  guardBead: 'A bead goes next to the tie',
+  knotBead: 'A small bead spares the knot',
   blade: 'A blade hangs on this clevis',
   bladeOnClevis: 'A blade on its clevis goes here',
   bearingBead: 'A bead goes behind it, to turn on',
@@ -21,5 +22,8 @@ export const SLOT_WORDS: Readonly<Record<SlotCode, string>> = {
   skirtLayer: 'Strands go in this band',
   lastHook: 'The last hook is snelled here',
   frontHook: 'A hook goes ahead of it',
+  snap: 'A snap or a swivel, for the lure',
+  rearStop: 'A stop behind the blade',
+  frontStop: 'A stop ahead of it',
   bait: 'Worm, minnow or leech goes on this hook',
 };

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL, withInside } from '@/testing/lures';
+import {
+  demoLure,
+  edited,
+  itemId,
+  on,
+  part,
+  plainSpinner,
+  WIRE_DEMOS,
+  spinner,
+  TAIL,
+  withInside,
+} from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { refusalWords } from '../../words/refusal-words';
 import { CATALOGUE } from '../parts/catalogue';
@@ -218,7 +229,7 @@ describe('edits', () => {
 
 describe('layout', () => {
   it('lays the stack end to end against the tail wraps, with the play at the nose', () => {
-    for (const { build } of DEMO_LURES) {
+    for (const { build } of WIRE_DEMOS) {
       const layout = layOut(build);
       const stack = layout.strand.filter(({ item }) => item.part.kind !== 'shrinkTube');
       expect(stack.at(-1)?.x1M).toBeCloseTo(layout.shaft.x1M, 12);

@@ -146,6 +146,8 @@ export type Finding = FindingBase &
     /** Thin metal that turns on bare line. */
     | { readonly code: 'sawsLine'; readonly legM: number }
     | { readonly code: 'stopHolds'; readonly gripN: number; readonly pullN: number }
+    /** How far ahead of a lure a blade turns on its line. */
+    | { readonly code: 'aheadOfLure'; readonly gapM: number; readonly is: 'near' | 'between' | 'far' }
     | { readonly code: 'lineTwist'; readonly rolls: boolean }
   );
 

@@ -11,7 +11,7 @@ import { pointOn } from '../carriers/wire-path';
 import { applyEdits } from '../lure/edit';
 import { newItemId, USUAL_LOOP, type End, type ItemId, type Lure } from '../lure/lure';
 import { carrierRoom } from '../carriers/carrier';
-import { USUAL_TIED_LOOP } from './families/worm-harness';
+import { USUAL_TIED_LOOP } from './families/on-line';
 import { stepItem, strandIndexes, threadParts } from '../lure/editing';
 import type { Part, PartKind } from '../parts/part';
 import { beadToAdd } from './checks/blades';

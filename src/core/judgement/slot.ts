@@ -22,7 +22,11 @@ export type SlotCode =
   | 'skirtLayer'
   | 'lastHook'
   | 'frontHook'
-  | 'bait';
+  | 'bait'
+  | 'knotBead'
+  | 'snap'
+  | 'rearStop'
+  | 'frontStop';
 
 /** A place that asks for a part, and the kinds that go there. */
 export interface Slot {

@@ -95,7 +95,14 @@ export const buildSchema = z.strictObject({
 export type Build = z.infer<typeof buildSchema>;
 
 /** Templates and checks over the one assembly; nothing else asks which it is. */
-export const familySchema = z.enum(['inlineSpinner', 'spinnerbait', 'buzzbait', 'wormHarness']);
+export const familySchema = z.enum([
+  'inlineSpinner',
+  'spinnerbait',
+  'buzzbait',
+  'wormHarness',
+  'bladeLeader',
+  'bladeAhead',
+]);
 export type Family = z.infer<typeof familySchema>;
 
 const hours = z.number().check(z.minimum(0), z.maximum(100_000));

@@ -12,6 +12,7 @@ export const linkOperations: Pick<
   OperationRules,
   | 'hangByRing'
   | 'hangByEye'
+  | 'hangOnSnap'
   | 'ringOverTie'
   | 'tieDressing'
   | 'lashKeeper'
@@ -53,6 +54,17 @@ export const linkOperations: Pick<
     hazards: () => ['hookPoint'],
     amounts: () => [],
     after: () => ['eyeClosed'],
+  },
+  hangOnSnap: {
+    tool: null,
+    minutes: 0.3,
+    undoing: 'byHand',
+    habit: 26,
+    facts: ({ snap, item }) => facts([`in ${snap}`, `loose ${item}`], each('in', [item]), each('loose', [item])),
+    effect: ({ item }, goal, piece) => seat(goal, piece, [item]),
+    hazards: ({ item }, goal) => pointsIn(goal, [item]),
+    amounts: () => [],
+    after: () => ['snapShut'],
   },
   ringOverTie: {
     tool: 'ringPliers',
@@ -163,7 +175,7 @@ export const linkOperations: Pick<
       return facts(
         [...each('in', [hook, ...others]), `point ${hook}`, `bare ${hook}`, `loose ${item}`],
         each('in', [item]),
-        [`bare ${hook}`, `shank ${hook}`, `loose ${item}`],
+        each('loose', [item]),
       );
     },
     effect: ({ item }, goal, piece) => seat(goal, piece, [item]),

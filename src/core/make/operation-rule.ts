@@ -77,6 +77,7 @@ export type AfterCheck =
   | 'knotSeated'
   | 'snellSeated'
   | 'baitStraight'
+  | 'snapShut'
   | 'loopCentred'
   | 'wrapsTight'
   | 'freePlay'

@@ -33,6 +33,7 @@ export type Operation =
   /** A ring opened once: for what it carries, and where `isHung` for what it hangs from. */
   | { readonly op: 'hangByRing'; readonly ring: ItemId; readonly items: readonly ItemId[]; readonly isHung: boolean }
   | { readonly op: 'hangByEye'; readonly hook: ItemId }
+  | { readonly op: 'hangOnSnap'; readonly snap: ItemId; readonly item: ItemId }
   | { readonly op: 'ringOverTie'; readonly ring: ItemId }
   | { readonly op: 'tieDressing'; readonly item: ItemId; readonly hook: ItemId }
   | { readonly op: 'lashKeeper'; readonly item: ItemId; readonly hook: ItemId }

@@ -135,6 +135,9 @@ function hangingOperations({ build }: Goal): Operation[] {
       if (holder.part.kind === 'hook') return [{ op: 'hangStinger', hook: id, on: holder.id }];
       if (holder.part.kind === 'body') return [{ op: 'hangByEye', hook: id }];
     }
+    if (seat.on === 'item' && itemOf(build, seat.item).part.kind === 'snap') {
+      return [{ op: 'hangOnSnap', snap: seat.item, item: id }];
+    }
     return [];
   });
 }

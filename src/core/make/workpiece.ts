@@ -58,7 +58,9 @@ export function layAside(
   const taken = [...ids, ...fixed].flatMap((id) =>
     isThere(id) ? [] : [{ item: asTaken(itemOf(goal.build, id)), isFixed: fixed.includes(id) }],
   );
-  return { ...piece, aside: [...piece.aside, ...taken] };
+  // What was worked on by itself before is fixed to another now.
+  const there = piece.aside.map((each) => (fixed.includes(each.item.id) ? { ...each, isFixed: true } : each));
+  return { ...piece, aside: [...there, ...taken] };
 }
 
 /** Brings one state of an item about, on the lure or beside it. */

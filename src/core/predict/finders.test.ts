@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demoLure, plainBait, plainBuzz, plainSpinner, spinner, SINKING_DEMOS, withHead } from '@/testing/lures';
+import { demoLure, plainBait, plainBuzz, plainSpinner, spinner, WIRE_DEMOS, withHead } from '@/testing/lures';
 import { figures, measured } from '@/testing/measured';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { LAKE_WATER } from '../hydro/water';
@@ -20,7 +20,7 @@ const depthOf = ({ build }: Lure, speedMps: number, outfit: Outfit = USUAL_OUTFI
 describe('the lightest head', () => {
   it('runs in the band and one a hundredth lighter does not; the part offered does too and is the lightest that does', () => {
     let found = 0;
-    for (const lure of SINKING_DEMOS.filter(({ family }) => family !== 'buzzbait')) {
+    for (const lure of WIRE_DEMOS.filter(({ family }) => family !== 'buzzbait')) {
       const now = depthOf(lure, 0.8);
       const wanted = { speedMps: 0.8, fromM: now * 1.1, toM: now * 1.4 };
       const head = lightestHead(lure.build, LAKE_WATER, wanted, CATALOGUE);
@@ -69,7 +69,7 @@ describe('the way of a retrieve', () => {
   const cast: Outfit = { ...USUAL_OUTFIT, lineOutM: 25 };
 
   it('starts where the countdown left it, ends near the rod, is never deeper than its line reaches', () => {
-    for (const lure of SINKING_DEMOS) {
+    for (const lure of WIRE_DEMOS) {
       for (const countdownS of [0, 3, 100]) {
         const { points, startM, hung, deepestM } = runs(
           retrievePath(lure.build, LAKE_WATER, { ...slow, countdownS }, cast),

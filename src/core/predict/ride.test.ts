@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDressedLure } from '@/testing/any-lure';
-import { bentAt, demoLure, edited, plainBait, plainSpinner, SINKING_DEMOS, withHead } from '@/testing/lures';
+import { bentAt, demoLure, edited, plainBait, plainSpinner, WIRE_DEMOS, withHead } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import { leanOf } from '../hydro/tracking';
@@ -115,7 +115,7 @@ describe('a body in the water', () => {
   });
 
   it('runs shallower the faster it is drawn, deeper with more line, and falls faster the heavier its head', () => {
-    for (const lure of SINKING_DEMOS) {
+    for (const lure of WIRE_DEMOS) {
       const bySpeed = [0.4, 0.6, 0.8, 1, 1.3].map((speed) => depthOf(lure, speed));
       expect(bySpeed, lure.name).toEqual(bySpeed.toSorted((a, b) => b - a));
       expect(depthOf(lure, 0.8, 30)).toBeGreaterThan(depthOf(lure, 0.8, 15));

@@ -101,6 +101,12 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   const list = useRef<HTMLDivElement>(null);
   const rowPx = useMedia('(min-width: 640px)') ? ROW_PX : TALL_ROW_PX;
   useEffect(followOwnParts, []);
+  const find = useRef<HTMLInputElement>(null);
+  // The next place to fill comes in the open sheet: the hand on the keys goes on typing.
+  const isTyping = useMedia('(pointer: fine)');
+  useEffect(() => {
+    if (isTyping && document.activeElement === document.body) find.current?.focus();
+  }, [isTyping]);
 
   const parts = useMemo(() => [...ownParts, ...CATALOGUE], [ownParts]);
   const choices = useChoices(parts, ownParts.length, kind === 'all' ? null : kind, typed, lure, aim, recentParts);
@@ -204,6 +210,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
         Find by size, pattern, colour, maker
         <input
           type="search"
+          ref={find}
           data-focus-first
           role="combobox"
           aria-expanded

@@ -22,12 +22,18 @@ export function onWrongWire({ build }: Lure, wants: Carrier['kind']): Finding[] 
     : [{ code: 'wrongWire', key: 'wrongWire', severity: 'fault', items: [], repairs: noRepairs, wants }];
 }
 
-/** A blade that turns, and a hook. */
-export function lacking({ build }: Lure, layout: Layout): Finding[] {
+const CAUTION = { severity: 'caution', items: [], repairs: noRepairs } as const;
+
+/** No blade that turns. */
+export function noTurningBlade({ build }: Lure, layout: Layout): Finding[] {
   const turning = spinSeats(build, layout).length + filmSeats(layout).length + deltaSeats(layout).length;
-  const base = { severity: 'caution', items: [], repairs: noRepairs } as const;
+  return turning === 0 ? [{ ...CAUTION, code: 'noTurningBlade', key: 'noTurningBlade' }] : [];
+}
+
+/** A blade that turns, and a hook. */
+export function lacking(lure: Lure, layout: Layout): Finding[] {
   return [
-    ...(turning === 0 ? [{ ...base, code: 'noTurningBlade', key: 'noTurningBlade' } as const] : []),
-    ...(trailingHooks(layout).length === 0 ? [{ ...base, code: 'noHook', key: 'noHook' } as const] : []),
+    ...noTurningBlade(lure, layout),
+    ...(trailingHooks(layout).length === 0 ? [{ ...CAUTION, code: 'noHook', key: 'noHook' } as const] : []),
   ];
 }

@@ -5,7 +5,7 @@ import type { Family, Lure, LureId } from '../../lure/lure';
 import type { Carrier } from '../../carriers/carrier';
 import { buzzbait, spinnerbait } from './baits';
 import { inlineSpinner } from './inline-spinner';
-import { wormHarness } from './worm-harness';
+import { bladeAhead, bladeLeader, wormHarness } from './on-line';
 
 interface FamilyRules {
   /** The bare carrier a lure of this family begins with. */
@@ -13,7 +13,14 @@ interface FamilyRules {
   readonly check: (lure: Lure, layout: Layout) => Finding[];
 }
 
-const FAMILIES: Readonly<Record<Family, FamilyRules>> = { inlineSpinner, spinnerbait, buzzbait, wormHarness };
+const FAMILIES: Readonly<Record<Family, FamilyRules>> = {
+  inlineSpinner,
+  spinnerbait,
+  buzzbait,
+  wormHarness,
+  bladeLeader,
+  bladeAhead,
+};
 
 /** What the lure's own family asks of it. */
 export function familyFindings(lure: Lure, layout: Layout): Finding[] {

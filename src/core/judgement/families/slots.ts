@@ -47,7 +47,24 @@ const SLOTS: Readonly<Record<Family, (build: Build) => Slot[]>> = {
   spinnerbait: (build) => [...headAndHook(build), ...armOfSpinnerbait(build), ...skirt(build)],
   buzzbait: (build) => [...headAndHook(build), ...armOfBuzzbait(build), ...skirt(build)],
   wormHarness: harness,
+  bladeLeader: (build) => [...bladeOnWire(build, 0), ...bearing(build), ...snapAtEnd(build)],
+  bladeAhead: (build) => [...betweenStops(build), ...snapAtEnd(build)],
 };
+
+/** What a lure is snapped to. */
+function snapAtEnd(build: Build): Slot[] {
+  return childrenOf(build, 'tail').length === 0 ? [seatAt('snap', 'tail', 'snap', 'swivel')] : [];
+}
+
+/** A stop behind the blade, the blade, a stop ahead of it. */
+function betweenStops(build: Build): Slot[] {
+  const stops = build.strand.filter(({ item }) => itemOf(build, item).part.kind === 'stop').length;
+  if (stops === 0) return [thread('rearStop', build.strand.length, 'stop')];
+  const front = itemOf(build, (build.strand[0] as StrandEntry).item).part.kind === 'stop';
+  const isBladeOn = onStrand(build, 'clevis', 'filmBlade') !== -1;
+  const ahead = isBladeOn && !(front && stops > 1) ? [thread('frontStop', 0, 'stop')] : [];
+  return [...bladeOnWire(build, 0), ...bearing(build), ...ahead];
+}
 
 /** Hook end first: hooks, the bead that spares the knot, beads for the blade to turn on, the blade, the bait. */
 function harness(build: Build): Slot[] {
@@ -59,7 +76,7 @@ function harness(build: Build): Slot[] {
   const isBaited = heldOn(build, frontHook, 'pushed').length > 0;
   return [
     ...(hooks === 1 && !isBaited ? [thread('frontHook', front, 'hook')] : []),
-    ...(beads === 0 ? [thread('guardBead', front, 'bead')] : []),
+    ...(beads === 0 ? [thread('knotBead', front, 'bead')] : []),
     ...(beads === 1 ? [thread('bearingBead', Math.max(front - 1, 0), 'bead')] : []),
     ...bladeOnWire(build, 0),
     ...(isBaited ? [] : [seatOn('bait', frontHook, 'pushed', 'bait')]),

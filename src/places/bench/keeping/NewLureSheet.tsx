@@ -14,6 +14,10 @@ const PLAIN_WORDS: Readonly<Record<Family, string>> = {
     'A wire bent back on itself: head, hook and skirt on the lower arm, blades on the upper. Bought as a frame, or bent by hand.',
   wormHarness:
     'A leader of line: one to three hooks snelled on it, beads and a blade ahead of them that slide. For worm, minnow or leech behind a bottom sinker.',
+  bladeLeader:
+    'A short leader of line with a blade that turns on it, to tie or snap ahead of any lure: it flashes, and it lifts.',
+  bladeAhead:
+    'A blade between two stops on the line ahead of a lure. Near the lure is chased; far ahead the blade itself is taken.',
   buzzbait: 'A bent wire with a turning screw of sheet on its arm that churns the surface, clacking or not.',
 };
 
@@ -22,6 +26,8 @@ const STARTS_WITH: Readonly<Record<Family, string>> = {
   spinnerbait: 'Start with bare wire',
   buzzbait: 'Start with bare wire',
   wormHarness: 'Start with bare line',
+  bladeLeader: 'Start with bare line',
+  bladeAhead: 'Start with bare line',
 };
 
 /** What are you building? Each kind in plain words and a drawing: from the bare wire, or from one that is built already. */
