@@ -45,7 +45,7 @@ test('a harness of three hooks by keyboard, from bare line to tied, a bead too f
   await expect.poll(async () => (await bench.order()).filter((name) => name.startsWith('Octopus hook')).length).toBe(3);
 
   // The blade reaches the front hook: the press that is offered puts beads below it.
-  await expect(bench.findings()).toContainText('The blade reaches the hook');
+  await expect(bench.findings()).toContainText('Blade reaches the hook at rest');
   await press(/^Add .* below the clevis/);
   await bench.expectAllInOrder();
   await bench.unfold('Lengths to cut');

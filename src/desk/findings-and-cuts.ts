@@ -21,8 +21,13 @@ export const findingsAndCuts = lastPer(
     speedMps: number,
     water: Water,
     rules: readonly HookRule[],
+    leastKg: number | undefined,
   ): FindingsAndCuts => ({
-    findings: findings(lure, { water, speedMps, rules, prediction }, CATALOGUE),
+    findings: findings(
+      lure,
+      { water, speedMps, rules, prediction, ...(leastKg === undefined ? {} : { leastKg }) },
+      CATALOGUE,
+    ),
     cuts: cutLengths(lure.build),
   }),
 );

@@ -15,7 +15,8 @@ import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/u
 import { CUT_WORDS, termWords } from '../words/length-words';
 import { partLine, partTitle, stateWords } from '../words/part-words';
 import { CLOSING_WORDS } from '../words/closing-words';
-import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
+import { lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
+import { HAZARD_WORDS } from '../words/tool-words';
 import { polyline } from '../drawing/path';
 import { checkBarLines } from './check-bar';
 import { lureInInk, placeLure } from './lure-drawing';

@@ -30,7 +30,9 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         finding.posture === 'rest'
           ? finding.isHeldByTube
             ? 'The tube holds the hook in line, so the tip must end before its points.'
-            : 'The hook can fall back on its ring, so the tip must end before its eye.'
+            : carrierRoom(build.carrier).isLimp
+              ? 'The line lets the hook fall back, so the tip must end before its eye.'
+              : 'The hook can fall back on its ring, so the tip must end before its eye.'
           : 'Measured over the whole band of the predicted spread, with the hook leaning.';
       switch (finding.severity) {
         case 'fault':
@@ -214,6 +216,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'sawsLine':
     case 'stopHolds':
     case 'lineTwist':
+    case 'strength':
     case 'aheadOfLure':
       return lineFindingWords(finding, system);
     case 'bladeAgainstHead':

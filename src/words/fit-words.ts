@@ -1,6 +1,6 @@
 /** Why a part does not go where it is wanted, with the numbers. */
 import { never } from '../core/never';
-import type { Misfit } from '../core/fits/fit';
+import type { Misfit } from '../core/fits/misfit';
 import { showLength, type UnitSystem } from '../core/units/write';
 
 export interface MisfitWords {

@@ -16,6 +16,7 @@ type LineCode =
   | 'sawsLine'
   | 'stopHolds'
   | 'lineTwist'
+  | 'strength'
   | 'aheadOfLure';
 type LineFinding = Extract<Finding, { code: LineCode }>;
 
@@ -123,6 +124,20 @@ export function lineFindingWords(finding: LineFinding, system: UnitSystem): Find
         figure: `${length(finding.gapM)} from the blade to the end of the line`,
         why: 'Builders differ: a hand’s width so that the lure looks to chase it, or an arm’s length so as not to slow the lure. Divers suit it least: their lip runs in slower water.',
       };
+    }
+    case 'strength': {
+      const figure = `${showStrength(finding.carriesN, system)} with its knots, ${showStrength(finding.wantedN, system)} wanted`;
+      return isGood
+        ? {
+            title: 'Line and links carry what you ask',
+            figure,
+            why: 'From the tie to each hook, less what the knots cost.',
+          }
+        : {
+            title: finding.items.length > 0 ? 'This link is weaker than you ask' : 'The line is weaker than you ask',
+            figure,
+            why: 'From the tie to each hook the weakest counts. What leads to no hook carries no fish.',
+          };
     }
     case 'lineTwist':
       return isGood

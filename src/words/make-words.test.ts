@@ -15,17 +15,8 @@ import { TOOLS } from '../core/make/operation-rule';
 import { showLength } from '../core/units/write';
 import { AFTER_WORDS, SENSE_WORDS } from './after-words';
 import { CLOSING_WORDS } from './closing-words';
-import {
-  amountName,
-  HAZARD_WORDS,
-  noWayWords,
-  stepWords,
-  SUPPLY_WORDS,
-  TOOL_WORDS,
-  unsaidAmounts,
-  UNDOING_WORDS,
-  WAIT_WORDS,
-} from './make-words';
+import { amountName, noWayWords, stepWords, unsaidAmounts } from './make-words';
+import { HAZARD_WORDS, SUPPLY_WORDS, TOOL_WORDS, UNDOING_WORDS, WAIT_WORDS } from './tool-words';
 import { spokenStep } from './spoken-words';
 
 const put = (lure: Lure, id: string, seat: Parameters<typeof seatPart>[2]) =>

@@ -2,7 +2,7 @@
 import { capital } from './capital';
 import { never } from '../core/never';
 import { itemsOf, type Operation } from '../core/make/operation';
-import type { Amount, Hazard, Supply, Tool, Undoing, Wait } from '../core/make/operation-rule';
+import type { Amount } from '../core/make/operation-rule';
 import type { MakeStep, NoWay } from '../core/make/plan';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
 import { carrierRoom, wireEnd } from '../core/carriers/carrier';
@@ -12,58 +12,7 @@ import { cutLengths } from '../core/lengths/lengths';
 import type { Part } from '../core/parts/part';
 import { showLength, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
-import { CEMENT, CUTTING_WIRE, HOOK_POINTS, HOT_METAL, KNIFE, LEAD, SHRINKING_TUBE } from './caution-words';
 import { finishWords, KIND_WORDS, partTitle } from './part-words';
-
-export const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
-  clippedWire: CUTTING_WIRE,
-  flame: SHRINKING_TUBE,
-  hookPoint: HOOK_POINTS,
-  lead: LEAD,
-  cement: CEMENT,
-  hotMetal: HOT_METAL,
-  blade: KNIFE,
-};
-
-export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
-  cutters: 'side cutters',
-  roundPliers: 'round-nosed pliers',
-  flatPliers: 'flat pliers',
-  ringPliers: 'split-ring pliers',
-  rule: 'rule or caliper',
-  vise: 'vise',
-  bobbin: 'thread bobbin',
-  scissors: 'scissors',
-  knife: 'sharp knife',
-  heat: 'heat gun or lighter',
-  mould: 'mould and ladle',
-  file: 'fine file',
-};
-
-export const SUPPLY_WORDS: Readonly<Record<Supply, string>> = {
-  thread: 'tying thread',
-  cement: 'head cement',
-  water: 'warm water',
-  cap: 'a cork or a bit of tube for the point',
-  goggles: 'eye protection',
-  craftWire: 'craft wire',
-  board: 'cutting board',
-  lead: 'metal for the head',
-};
-
-export const UNDOING_WORDS: Readonly<Record<Undoing, string>> = {
-  byHand: 'Comes off again by hand.',
-  withTool: 'Comes undone with a tool.',
-  opensRing: 'Comes off by opening the ring.',
-  destroys: 'Cannot be undone without cutting or making it anew.',
-};
-
-export const WAIT_WORDS: Readonly<Record<Wait['for'], string>> = {
-  heat: 'heat, kept moving',
-  cement: 'cement to dry',
-  soak: 'band in warm water',
-  cooling: 'metal to cool',
-};
 
 const AMOUNT_WORDS: Readonly<Record<Amount['of'], string>> = {
   cut: 'cut to',

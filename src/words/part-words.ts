@@ -2,13 +2,14 @@
 import { PATTERNS } from '../core/parts/blade-pattern';
 import type { BoredPart } from '../core/parts/bored';
 import { MATERIALS } from '../core/parts/material';
-import type { BaitHang } from '../core/parts/kinds/bait';
 import type { RivetFixing } from '../core/parts/kinds/rivet';
 import type { SwivelCondition } from '../core/parts/kinds/swivel';
 import type { Item } from '../core/lure/lure';
-import type { ItemState, KINDS, Part, PartKind, PartOf } from '../core/parts/part';
+import type { ItemState, Part, PartKind, PartOf } from '../core/parts/part';
 import { degrees } from './angle-words';
-import { showLength, showMass, showStrength, type UnitSystem } from '../core/units/write';
+import { showLength, showMass, type UnitSystem } from '../core/units/write';
+import type { KindWords, Measure, Say, StateOfKind, StateWords } from './kind-words';
+import { LINE_KIND_WORDS } from './line-part-words';
 
 /** `French blade #2, Odmar & Daughter`. */
 export function partTitle(part: Part): string {
@@ -23,40 +24,10 @@ export function finishWords(part: Part): string {
     : part.finish.name;
 }
 
-export interface Measure {
-  readonly name: string;
-  readonly text: string;
-}
-
-/** Measures of one part in the units of a system. */
-interface Say {
-  readonly length: (name: string, lengthM: number) => Measure;
-  readonly text: (name: string, words: string) => Measure;
-  readonly mass: Measure;
-}
-
-/** What was done to a piece of a kind, in a few words; empty when nothing was. Only kinds to which something is done have it. */
-type StateWords<S> = [S] extends [null] ? unknown : { readonly state: (state: S) => string };
-
-type StateOfKind<K extends PartKind> = (typeof KINDS)[K]['usual'];
-
-interface KindWords<P> {
-  readonly one: string;
-  readonly many: string;
-  /** Everything measured on it, most telling first, but for its material and finish. */
-  readonly measures: (part: P, say: Say, system: UnitSystem) => readonly Measure[];
-  /** One short line that tells it from its neighbours in a list. */
-  readonly line: (part: P, size: (lengthM: number) => string, system: UnitSystem) => string;
-}
-
 export const CONDITION_WORDS: Readonly<Record<SwivelCondition, string>> = {
   free: 'turns freely',
   gritty: 'gritty',
   rusty: 'rusty',
-};
-export const BAIT_HANG_WORDS: Readonly<Record<BaitHang, string>> = {
-  threaded: 'threaded head first to the collar, trailing straight',
-  throughSide: 'hooked once through its side, the rest trailing',
 };
 export const FIXING_WORDS: Readonly<Record<RivetFixing, string>> = {
   free: 'free to spin',
@@ -82,16 +53,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> & StateWords<State
     measures: (part, { length }) => [length('diameter', part.diameterM), length('stock length', part.stockLengthM)],
     line: (part, size) => size(part.diameterM),
   },
-  line: {
-    one: 'line',
-    many: 'lines',
-    measures: (part, { length, text }, system) => [
-      length('diameter', part.diameterM),
-      text('carries', showStrength(part.breakingN, system)),
-      text('feel', part.stiffness),
-    ],
-    line: (part, size, system) => `${size(part.diameterM)}, ${showStrength(part.breakingN, system)}, ${part.stiffness}`,
-  },
+  ...LINE_KIND_WORDS,
   clevis: {
     one: 'clevis',
     many: 'clevises',
@@ -292,48 +254,6 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> & StateWords<State
     ],
     line: (part, size, system) => `${size(part.lengthM)}, ${finishWords(part)}, ${showMass(part.massKg, system)}`,
     state: ({ cutM, rounded }) => [cutM > 0 ? 'cut short' : '', rounded ? 'rounded' : ''].filter(Boolean).join(', '),
-  },
-  snap: {
-    one: 'snap',
-    many: 'snaps',
-    measures: (part, { length, mass }) => [
-      length('length', part.lengthM),
-      length('wire', part.wireDiameterM),
-      length('eye', part.eyeInnerDiameterM),
-      mass,
-    ],
-    line: (part, size) => `${size(part.lengthM)}, wire ${size(part.wireDiameterM)}`,
-  },
-  stop: {
-    one: 'stop',
-    many: 'stops',
-    measures: (part, { length, text, mass }, system) => [
-      length('length', part.lengthM),
-      length('diameter', part.diameterM),
-      text('slips at', showStrength(part.gripN, system)),
-      mass,
-    ],
-    line: (part, size, system) =>
-      `${size(part.diameterM)} × ${size(part.lengthM)}, slips at ${showStrength(part.gripN, system)}`,
-    // Where it stands is told with its lengths.
-    state: () => '',
-  },
-  bait: {
-    one: 'bait',
-    many: 'baits',
-    measures: (part, { length, mass }) => [length('length', part.lengthM), length('thickness', part.bodyM), mass],
-    line: (part, size, system) => `${size(part.lengthM)} × ${size(part.bodyM)}, ${showMass(part.massKg, system)}`,
-    state: ({ hangs }) => (hangs === 'throughSide' ? 'hooked once through its side' : ''),
-  },
-  link: {
-    one: 'link',
-    many: 'links',
-    measures: (part, { length, text }, system) => [
-      length('diameter', part.diameterM),
-      text('carries', showStrength(part.breakingN, system)),
-    ],
-    line: (part, size, system) => `${size(part.diameterM)}, ${showStrength(part.breakingN, system)}`,
-    state: () => '',
   },
   keeper: {
     one: 'keeper',

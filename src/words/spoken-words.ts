@@ -3,7 +3,8 @@ import type { MakeStep } from '../core/make/plan';
 import type { Build } from '../core/lure/lure';
 import type { UnitSystem } from '../core/units/write';
 import { AFTER_WORDS } from './after-words';
-import { HAZARD_WORDS, lastChanceWords, stepWords, unsaidAmounts } from './make-words';
+import { lastChanceWords, stepWords, unsaidAmounts } from './make-words';
+import { HAZARD_WORDS } from './tool-words';
 
 export function spokenStep(step: MakeStep, build: Build, system: UnitSystem): string {
   const { what, how } = stepWords(step, build, system);

@@ -28,7 +28,8 @@ import { misfitWords } from './fit-words';
 
 import { chanceWords, keepsFigure, outcomeWords } from './spin-words';
 import { AFTER_WORDS } from './after-words';
-import { HAZARD_WORDS, lastChanceWords, noWayWords, stepWords, TOOL_WORDS } from './make-words';
+import { lastChanceWords, noWayWords, stepWords } from './make-words';
+import { HAZARD_WORDS, TOOL_WORDS } from './tool-words';
 
 const SYSTEMS = ['metric', 'trade'] as const;
 

@@ -6,7 +6,7 @@ import { misfitWords } from '../../words/fit-words';
 import { CATALOGUE } from '../parts/catalogue';
 import type { Part, PartKind } from '../parts/part';
 import { findings, USUAL_CONTEXT } from '../judgement/findings';
-import { isLoose, type Misfit } from './fit';
+import { isLoose, type Misfit } from './misfit';
 import type { Lure } from '../lure/lure';
 import { misfitsInPlace, placementEdits, type Placement } from './placement';
 

@@ -4,6 +4,7 @@ import type { Outfit } from './outfit';
 import { aboveSinker, rigShapes, sinkerPull, type Rig, type Sinker } from './sinker-line';
 import {
   lineCurve,
+  lineShape,
   lineShapes,
   type FishingLine,
   type LinePoint,
@@ -44,6 +45,12 @@ export function lureShapes(
       ? { outcome: 'sinks', depthM: shape.baitDepthM, inWaterM: shape.inWaterM, tipPullN: shape.tipPullN }
       : shape,
   );
+}
+
+/** The same with the outfit's own length out, sooner: for weighing many lures. */
+export function lureShape(line: FishingLine, outfit: Outfit, pull: LinePull, setting: LineSetting): LineShape {
+  if (!outfit.sinker) return lineShape(line, pull, setting, outfit.lineOutM);
+  return lureShapes(line, outfit, pull, setting, [outfit.lineOutM])[0] ?? { outcome: 'surfaces' };
 }
 
 /** The way of the line from the lure to the rod's tip: with a sinker, first the leader, drawn straight. */

@@ -14,6 +14,7 @@ export const OUTFIT_RANGES = {
   lineOutM: { minSi: 0.5, maxSi: 300 },
   sinkerKg: { minSi: 0.0005, maxSi: 0.5 },
   leaderM: { minSi: 0.02, maxSi: 6 },
+  leastKg: { minSi: 0.1, maxSi: 60 },
 } as const;
 
 function within({ minSi, maxSi }: { readonly minSi: number; readonly maxSi: number }) {
@@ -28,6 +29,8 @@ export const outfitSchema = z.strictObject({
     kind: z.enum(LINE_KINDS),
     diameterM: within(OUTFIT_RANGES.diameterM),
   }),
+  /** What leader and links have to carry, as a mass that weighs as much, kg; absent where nothing is asked. */
+  leastKg: z.optional(within(OUTFIT_RANGES.leastKg)),
   /** On the line ahead of the lure; absent where there is none. */
   sinker: z.optional(
     z.strictObject({

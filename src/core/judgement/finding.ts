@@ -4,7 +4,7 @@ import type { Part } from '../parts/part';
 import type { Touch } from '../geometry/blade-on-head';
 import type { Clearance } from '../geometry/clearance';
 import type { Edit } from '../lure/edit';
-import type { Misfit } from '../fits/fit';
+import type { Misfit } from '../fits/misfit';
 import type { HookRule, RuleBreach } from './hook-rule';
 import type { RivetFixing } from '../parts/kinds/rivet';
 import type { End, ItemId } from '../lure/lure';
@@ -148,6 +148,8 @@ export type Finding = FindingBase &
     | { readonly code: 'stopHolds'; readonly gripN: number; readonly pullN: number }
     /** How far ahead of a lure a blade turns on its line. */
     | { readonly code: 'aheadOfLure'; readonly gapM: number; readonly is: 'near' | 'between' | 'far' }
+    /** What the weakest of the way to the hooks carries, beside what it should. */
+    | { readonly code: 'strength'; readonly carriesN: number; readonly wantedN: number }
     | { readonly code: 'lineTwist'; readonly rolls: boolean }
   );
 

@@ -15,6 +15,7 @@ import { lineFindings } from './checks/lines';
 import { measureFindings } from './checks/measures';
 import { ruleFindings } from './checks/rules';
 import { softFindings } from './checks/soft';
+import { strengthFindings } from './checks/strength';
 import type { Finding, Severity } from './finding';
 import type { HookRule } from './hook-rule';
 import type { Edit } from '../lure/edit';
@@ -28,6 +29,8 @@ export interface FindingsContext {
   readonly speedMps: number;
   /** The user's own rules. */
   readonly rules: readonly HookRule[];
+  /** What leader and links have to carry, kg; nothing is said of their strength where it is not told. */
+  readonly leastKg?: number;
   /** The lure predicted at that speed, where the caller has it already. */
   readonly prediction?: SpinPrediction;
 }
@@ -55,6 +58,7 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
     ...fittingFindings(lure.build, layout),
     ...buzzFindings(lure, layout),
     ...softFindings(lure.build, layout),
+    ...strengthFindings(lure.build, context.leastKg ?? null, spare),
     ...ruleFindings(lure.build, context.rules),
     ...familyFindings(lure, layout),
   ].sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));

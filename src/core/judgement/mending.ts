@@ -3,7 +3,7 @@
  * findings than it found, brings no new fault, and bends the wire through nothing. Where none is left, the reason is told.
  */
 import { isUsualIn, misfitsInPlace, placementEdits, type Placement } from '../fits/placement';
-import { isLoose } from '../fits/fit';
+import { isLoose } from '../fits/misfit';
 import { layOut, type Layout } from '../geometry/layout';
 import { lineToOutline, type PlanePoint } from '../geometry/plane';
 import { isBored } from '../parts/bored';
@@ -15,6 +15,7 @@ import { USUAL_TIED_LOOP } from './families/on-line';
 import { stepItem, strandIndexes, threadParts } from '../lure/editing';
 import type { Part, PartKind } from '../parts/part';
 import { beadToAdd } from './checks/blades';
+import { isGentleOnLine } from './checks/lines';
 import { headOutline } from '../geometry/blade-on-head';
 import type { SlotCode } from './slot';
 import { openSlots } from './families/slots';
@@ -51,10 +52,11 @@ function mendingOf(
   lure: Lure,
   finding: Finding,
   before: readonly Finding[],
-  { water, speedMps, rules }: FindingsContext,
+  { water, speedMps, rules, leastKg }: FindingsContext,
   spare: readonly Part[],
 ): Mending {
   const tried = [...finding.repairs(), ...moreRepairs(lure, finding, spare)].slice(0, MOST_TRIED);
+  const context = { water, speedMps, rules, ...(leastKg === undefined ? {} : { leastKg }) };
   const kept: Repair[] = [];
   for (const repair of tried) {
     if (kept.length === MOST_OFFERED) break;
@@ -62,7 +64,7 @@ function mendingOf(
     const done = applyEdits(lure, repair.edits);
     if (!done.ok || bendsThroughSomething(lure, done.lure)) continue;
     // At the same speed, but of the lure as it would be.
-    const after = openOf(findings(done.lure, { water, speedMps, rules }, spare));
+    const after = openOf(findings(done.lure, context, spare));
     const newFault = after.some(
       ({ key, severity }) =>
         severity === 'fault' && !before.some((each) => each.key === key && each.severity === 'fault'),
@@ -121,6 +123,8 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
       return id ? swaps(lure, id, spare, () => true) : [];
     case 'counterTurning':
       return other ? swaps(lure, other, spare, () => true) : [];
+    case 'sawsLine':
+      return id ? swaps(lure, id, spare, isGentleOnLine) : [];
     case 'bladeAgainstHook':
       return id ? swaps(lure, id, spare, (part) => part.kind === 'blade') : [];
     case 'boreTooTight':

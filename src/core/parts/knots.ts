@@ -46,6 +46,14 @@ export function loopAllowance({ insideM }: TiedLoop, lineM: number): number {
   return insideM + loopKnotLength(lineM) + 2 * wrapsAllowance(LOOP_KNOT_TURNS, 2 * lineM);
 }
 
+/** What a knot leaves of the strength of its line, tied well and wetted. Trade estimates. */
+const SHARES = { clinch: 0.85, palomar: 0.92, tiedLoop: 0.8 } as const;
+export const SNELL_SHARE = 0.9;
+
+export function knotShare(knot: keyof typeof SHARES): number {
+  return SHARES[knot];
+}
+
 /** How far a snell reaches along the shank: its wraps side by side. */
 export function snellLength(wraps: number, lineM: number): number {
   return wraps * lineM;

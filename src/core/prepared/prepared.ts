@@ -8,14 +8,15 @@ import { deltaBearing } from '../hydro/delta-blade';
 import { filmBearing } from '../hydro/film-blade';
 import type { Bearing } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
-import { lureShapes } from '../hydro/outfit-line';
+import { lureShape } from '../hydro/outfit-line';
 import { depthOf, type FishingLine } from '../hydro/towed-line';
 import type { Trim } from '../hydro/trim';
 import type { Water } from '../hydro/water';
 import { headDragNm, type ArmOutcome } from '../in-water/arm';
 import { bearingOn, swivelBearing } from '../in-water/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
-import { misfits, placeOf, type Misfit, type Place } from '../fits/fit';
+import { misfits, placeOf, type Place } from '../fits/fit';
+import { type Misfit } from '../fits/misfit';
 import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
 import { planingAreas } from '../in-water/planing-areas';
 import { clevisSeat, threadedSeat } from '../in-water/spinners';
@@ -258,7 +259,7 @@ export class Prepared {
     const isOutside = troubleAt(speedMps, outcomes) !== null;
     const trim = isOutside ? null : trimWith(outcomes, hanging, speedMps, pitchRad);
     const towed = { waterDensityKgM3: rho, tipHeightM: outfit.tipHeightM, speedMps };
-    const [shape] = trim ? lureShapes(this.line, outfit, pullOnLine(trim), towed, [outfit.lineOutM]) : [];
+    const shape = trim ? lureShape(this.line, outfit, pullOnLine(trim), towed) : undefined;
     const scaled = (): ScaledLure => ({
       shared: AS_ESTIMATED,
       massKg: bodies.massKg,

@@ -6,6 +6,7 @@ import { WATERS_BY_SALT } from '@/words/water-words';
 import type { Lure } from '@/core/lure/lure';
 import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
 import { latePart } from '@/ui/late-part';
+import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { Sheet } from '@/ui/Sheet';
@@ -69,7 +70,7 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
         <SinkerFields
           sinker={outfit.sinker}
           system={system}
-          set={(sinker) => changeSettings({ outfit: withSinker(outfit, sinker) })}
+          set={(sinker) => changeSettings({ outfit: said({ ...outfit, sinker }) })}
         />
         <section aria-label="Its way through the water" className="flex flex-col gap-1">
           <div className="flex flex-wrap items-end justify-between gap-3">
@@ -151,10 +152,15 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
   );
 }
 
-/** Without one the outfit says nothing of it. */
-function withSinker({ line, swivel, tipHeightM, lineOutM }: Outfit, sinker: Outfit['sinker']): Outfit {
-  return { line, swivel, tipHeightM, lineOutM, ...(sinker ? { sinker } : {}) };
+/** What is not told of an outfit is left out of it. */
+function said({ sinker, leastKg, ...rest }: OutfitAsTold): Outfit {
+  return { ...rest, ...(sinker ? { sinker } : {}), ...(leastKg === undefined ? {} : { leastKg }) };
 }
+
+type OutfitAsTold = Omit<Outfit, 'sinker' | 'leastKg'> & {
+  readonly sinker?: Outfit['sinker'] | undefined;
+  readonly leastKg?: number | undefined;
+};
 
 function Figure({ figure }: { readonly figure: RideFigure }) {
   const { name, value, unit, band, why, moves, unsure } = figure;
@@ -197,6 +203,37 @@ const SWIVEL_NAMES: Readonly<Record<Outfit['swivel'], string>> = {
   rusty: 'a rusty swivel',
 };
 
+/** What a leader must carry: nothing is judged until it is told. */
+function LeastField({
+  leastKg,
+  isMetric,
+  set,
+}: {
+  readonly leastKg: number | undefined;
+  readonly isMetric: boolean;
+  readonly set: (leastKg: number | undefined) => void;
+}) {
+  if (leastKg === undefined) {
+    return (
+      <Button className="self-end" onClick={() => set(USUAL_LEAST_KG)}>
+        Judge the leader’s strength
+      </Button>
+    );
+  }
+  return (
+    <QuantityField
+      label="Leader has to carry"
+      kind="mass"
+      si={leastKg}
+      unit={isMetric ? 'kg' : 'lb'}
+      {...OUTFIT_RANGES.leastKg}
+      onCommit={set}
+    />
+  );
+}
+
+const USUAL_LEAST_KG = 4;
+
 /** Line, rod and water: all depths hang on them. */
 function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly system: UnitSystem }) {
   const water = useDesk((state) => state.settings.water);
@@ -234,6 +271,11 @@ function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly sy
         unit={isMetric ? 'm' : 'ft'}
         {...OUTFIT_RANGES.tipHeightM}
         onCommit={(tipHeightM) => set({ tipHeightM })}
+      />
+      <LeastField
+        leastKg={outfit.leastKg}
+        isMetric={isMetric}
+        set={(leastKg) => changeSettings({ outfit: said({ ...outfit, leastKg }) })}
       />
       <SelectField
         label="Before the lure"

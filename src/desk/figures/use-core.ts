@@ -212,6 +212,7 @@ interface MendingQuestion {
   readonly water: Water;
   readonly speedMps: number;
   readonly rules: readonly HookRule[];
+  readonly leastKg: number | undefined;
   readonly ownParts: readonly Part[];
 }
 
@@ -220,10 +221,11 @@ export interface MendingAnswer {
   readonly mendings: Readonly<Record<string, Mending>>;
 }
 
-const askMendings = async ({ lure, water, speedMps, rules, ownParts }: MendingQuestion): Promise<MendingAnswer> => ({
-  lure,
-  mendings: await askCore('mendings', [lure, { water, speedMps, rules }, ownParts]),
-});
+const askMendings = async (question: MendingQuestion): Promise<MendingAnswer> => {
+  const { lure, water, speedMps, rules, leastKg, ownParts } = question;
+  const context = { water, speedMps, rules, ...(leastKg === undefined ? {} : { leastKg }) };
+  return { lure, mendings: await askCore('mendings', [lure, context, ownParts]) };
+};
 
 /** What would mend each open finding of a lure, tried on copies of it. */
 export function useMendings(
@@ -231,11 +233,12 @@ export function useMendings(
   water: Water,
   speedMps: number,
   rules: readonly HookRule[],
+  leastKg: number | undefined,
   ownParts: readonly Part[],
 ): Asked<MendingAnswer> {
   const question = useMemo(
-    () => ({ lure, water, speedMps, rules, ownParts }),
-    [lure, water, speedMps, rules, ownParts],
+    () => ({ lure, water, speedMps, rules, leastKg, ownParts }),
+    [lure, water, speedMps, rules, leastKg, ownParts],
   );
   return useCore(askMendings, question);
 }

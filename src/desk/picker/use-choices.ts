@@ -1,8 +1,10 @@
 'use client';
 
+import { carrierRoom } from '@/core/carriers/carrier';
+import { isGentleOnLine } from '@/core/judgement/checks/lines';
 import { useEffect, useMemo, useState } from 'react';
 import type { Water } from '@/core/hydro/water';
-import { isLoose, type Misfit } from '@/core/fits/fit';
+import { isLoose, type Misfit } from '@/core/fits/misfit';
 import { isUsualIn, misfitsInPlace, partInPlace, type Placement } from '@/core/fits/placement';
 import type { Build, Lure } from '@/core/lure/lure';
 import { effectAt, type Effect } from '@/core/prepared/weigh';
@@ -115,7 +117,11 @@ export function offersOf(
 function clevisesFor(parts: readonly Part[], build: Build, placement: Placement): PartOf<'clevis'>[] {
   const clevises = parts.filter((part) => part.kind === 'clevis');
   const found = misfitsInPlace(build, placement, clevises);
-  return clevises.filter((_, i) => found[i]?.length === 0).slice(0, MOST_CLEVISES);
+  const fitting = clevises.filter((_, i) => found[i]?.length === 0);
+  // On line one that does not saw it comes first.
+  const isOnLine = carrierRoom(build.carrier).isLimp;
+  const gentle = isOnLine ? fitting.toSorted((a, b) => Number(isGentleOnLine(b)) - Number(isGentleOnLine(a))) : fitting;
+  return gentle.slice(0, MOST_CLEVISES);
 }
 
 /** Parts asked about at once: an answer every few hundredths of a second. */

@@ -231,9 +231,10 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
   const picked = useDesk((state) => state.picked);
   const rules = useDesk((state) => state.rules);
   const water = useDesk((state) => state.settings.water);
+  const leastKg = useDesk((state) => state.settings.outfit.leastKg);
   const [leg, setLeg] = useState<string | null>(null);
   const room = useFindingsRoom(isReady);
-  const { findings, cuts } = room?.findingsAndCuts(lure, prediction, speedMps, water, rules) ?? NOTHING_YET;
+  const { findings, cuts } = room?.findingsAndCuts(lure, prediction, speedMps, water, rules, leastKg) ?? NOTHING_YET;
   const units = stringUnits(build);
   const unit =
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??

@@ -9,7 +9,7 @@ import type { Settings } from '@/data/settings';
 import { LurePicture } from '@/drawing/LurePicture';
 import { PartPortrait } from '@/drawing/PartPortrait';
 import { useSize } from '@/ui/use-media';
-import { SUPPLY_WORDS, TOOL_WORDS } from '@/words/make-words';
+import { SUPPLY_WORDS, TOOL_WORDS } from '@/words/tool-words';
 import { partLine, partTitle } from '@/words/part-words';
 import { FingersSheet } from './FingersSheet';
 import { useHandsFree } from './hands-free';

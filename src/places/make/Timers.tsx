@@ -3,7 +3,7 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { Run } from '@/core/make/run';
 import { steadyNow } from '@/ui/steady-now';
-import { WAIT_WORDS } from '@/words/make-words';
+import { WAIT_WORDS } from '@/words/tool-words';
 import { BIG } from './looks';
 import { changeRun, stepOf, useMake, type Planned } from './make-store';
 import { ring, say } from './speech';

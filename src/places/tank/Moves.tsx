@@ -19,7 +19,7 @@ import { Button } from '@/ui/Button';
 import { LINE_WORDS, oftenWords, type CardMeasures } from '@/words/card-words';
 import { findingWords } from '@/words/finding-words';
 import { effortWords, minutesWords, moveWords, reasonWords, UNDOING_WORDS } from '@/words/move-words';
-import { TOOL_WORDS } from '@/words/make-words';
+import { TOOL_WORDS } from '@/words/tool-words';
 import { inTheWayWords } from '@/words/tank-words';
 import { tryMove, useTank } from './tank-state';
 import type { MovesShown } from './use-moves';

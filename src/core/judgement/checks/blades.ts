@@ -44,10 +44,12 @@ function severityOf(clearanceM: number, wantedM: number): Severity {
 }
 
 function againstHooks(lure: Lure, layout: Layout, spreads: Spreads, spare: readonly Part[]): Finding[] {
-  return bladeClearances(lure.build, spreads, layout).map((clearance) => {
+  const behind = behindOthers(layout);
+  return bladeClearances(lure.build, spreads, layout).flatMap((clearance): Finding[] => {
     const { blade, hook, posture, clearanceM, isHeldByTube } = clearance;
     const severity = severityOf(clearanceM, CLEAR_MARGIN_M);
-    return {
+    if (severity === 'good' && behind.has(hook)) return [];
+    const finding: Finding = {
       code: 'bladeAgainstHook',
       key: `bladeAgainstHook ${posture} ${blade} ${hook}`,
       severity,
@@ -58,7 +60,20 @@ function againstHooks(lure: Lure, layout: Layout, spreads: Spreads, spare: reado
       isHeldByTube,
       repairs: severity === 'good' ? noRepairs : () => beadRepair(lure, layout, clearance, spreads, spare),
     };
+    return [finding];
   });
+}
+
+/** Hooks snelled behind another on their line: what is clear of that is clear of them. */
+function behindOthers({ carriers }: Layout): ReadonlySet<ItemId> {
+  return new Set(
+    carriers.flatMap(({ strand }) =>
+      strand
+        .filter(({ item }) => item.part.kind === 'hook')
+        .slice(1)
+        .map(({ item }) => item.id),
+    ),
+  );
 }
 
 function againstBlades(build: Build, layout: Layout, spreads: Spreads): Finding[] {

@@ -228,6 +228,11 @@ function respaced(front: PlacedEntry, last: PlacedEntry, gaps: number, toM: numb
 /** Metal thinner than this cuts into line that it turns on, m. Trade estimate. */
 const SHARP_LEG_M = 0.0005;
 
+/** A clevis that turns on line without sawing it. */
+export function isGentleOnLine(part: Part): boolean {
+  return part.kind === 'clevis' && (part.material === 'plastic' || part.legThicknessM >= SHARP_LEG_M);
+}
+
 function clevisOnLine({ item, leg }: PlacedEntry): Finding[] {
   const { part, id, flipped } = item;
   if (part.kind !== 'clevis' || leg !== 'fore') return [];
@@ -243,7 +248,7 @@ function clevisOnLine({ item, leg }: PlacedEntry): Finding[] {
         : noRepairs,
     });
   }
-  if (part.material !== 'plastic' && part.legThicknessM < SHARP_LEG_M) {
+  if (!isGentleOnLine(part)) {
     found.push({
       code: 'sawsLine',
       key: `sawsLine ${id}`,

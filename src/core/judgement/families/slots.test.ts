@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_LURES } from '@/demo/scenario';
 import { misfitsInPlace, placementEdits } from '../../fits/placement';
-import { isLoose } from '../../fits/fit';
+import { isLoose } from '../../fits/misfit';
 import { applyEdits } from '../../lure/edit';
 import { familySchema, type Lure, type LureId } from '../../lure/lure';
 import { CATALOGUE } from '../../parts/catalogue';
