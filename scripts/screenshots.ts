@@ -90,10 +90,16 @@ const PICTURES: readonly Picture[] = [
     },
   },
   { name: 'make-step', then: make('suvra-fan', 11) },
-  { name: 'make-phone', width: 390, height: 844, then: make('torvane-lanes', 17) },
+  { name: 'make-phone', width: 390, height: 844, then: make('suvra-mouth', 3) },
   { name: 'make-card', then: make('suvra-fan', 28) },
   { name: 'bait', then: choose('Torvane Lanes') },
-  { name: 'buzz', then: choose('Lommer Clapper') },
+  {
+    name: 'harness',
+    then: async (page) => {
+      await page.goto(`${base}/bench?lure=suvra-mouth`);
+      await page.getByTestId('rate blade-1').waitFor();
+    },
+  },
   {
     name: 'new-lure',
     then: async (page) => {

@@ -123,19 +123,13 @@ export function hookShapes(part: PartOf<'hook'>): Shape[] {
   return [
     ...limbSides(part).flatMap((side) => limbShapes(part, side)),
     {
-      d: polyline([
-        { x: 2 * eyeCentre - wire / 2, y: 0 },
-        { x: (part.lengthM - part.gapM / 2) * MM, y: 0 },
-      ]),
+      d: shankWay(part, 2 * eyeCentre - wire / 2, 0),
       stroke: edgeOf(hex, 0.35),
       strokeWidth: part.points === 3 ? wire * 1.7 : wire,
       round: true,
     },
     {
-      d: polyline([
-        { x: 2 * eyeCentre, y: -wire * 0.3 },
-        { x: (part.lengthM - part.gapM / 2) * MM, y: -wire * 0.3 },
-      ]),
+      d: shankWay(part, 2 * eyeCentre, -wire * 0.3),
       stroke: lighter(hex, 0.35),
       strokeWidth: wire * 0.3,
       opacity: 0.8,
@@ -147,6 +141,26 @@ export function hookShapes(part: PartOf<'hook'>): Shape[] {
       strokeWidth: wire * 0.3,
     },
   ];
+}
+
+/** The shank from its eye to its bend; humped where it is bent to roll its bait. */
+function shankWay(part: PartOf<'hook'>, fromX: number, y: number): string {
+  const toX = (part.lengthM - part.gapM / 2) * MM;
+  const ends = [
+    { x: fromX, y },
+    { x: toX, y },
+  ];
+  if (!part.rolls) return polyline(ends);
+  const at = (share: number) => fromX + share * (toX - fromX);
+  const hump = 0.28 * part.gapM * MM;
+  return curve([
+    { x: fromX, y },
+    { x: at(0.2), y },
+    { x: at(0.42), y: y + hump },
+    { x: at(0.58), y: y + hump },
+    { x: at(0.8), y },
+    { x: toX, y },
+  ]);
 }
 
 function limbShapes(part: PartOf<'hook'>, side: number): Shape[] {

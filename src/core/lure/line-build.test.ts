@@ -197,6 +197,31 @@ describe('what is found on a line, and is not where it is in order', () => {
   });
 });
 
+describe('what leads to each hook carries what the user asks', () => {
+  const strengths = (lure: Lure, leastKg: number) =>
+    findings(lure, { ...USUAL_CONTEXT, leastKg }).filter((each) => each.code === 'strength');
+
+  it('nothing is judged until it is told; the weakest of line, knots and links counts', () => {
+    expect(findings(whole()).some(({ code }) => code === 'strength')).toBe(false);
+    // 62.8 N by a clinch of 0.85: 5.44 kg.
+    expect(strengths(whole(), 5.4)).toMatchObject([{ severity: 'good' }]);
+    expect(strengths(whole(), 5.5)).toMatchObject([{ severity: 'caution', key: 'strength line' }]);
+    // On wire only the link is asked; a tail blade's ring and swivel lead to no hook.
+    expect(strengths(demoLure('halvane-trail'), 10)).toMatchObject([{ severity: 'good' }]);
+    expect(strengths(demoLure('halvane-trail'), 30)).toMatchObject([{ key: 'strength link-1', severity: 'caution' }]);
+    expect(strengths(demoLure('torvane-lanes'), 60)).toEqual([]);
+    expect(strengths(demoLure('torvane-flash'), 60)).toEqual([]);
+  });
+
+  it('a stronger line of the same stuff is offered, and mends it', () => {
+    const context = { ...USUAL_CONTEXT, leastKg: 7 };
+    const { repairs } = mendings(whole(), context, CATALOGUE)['strength line'] ?? { repairs: [] };
+    expect(repairs[0]?.code).toBe('swapFor');
+    const mended = edited(whole(), ...(repairs[0]?.edits ?? []));
+    expect(strengths(mended, 7)).toMatchObject([{ severity: 'good' }]);
+  });
+});
+
 it('a harness is made hook end first: the last hook, the next, beads and blade, the rod end, the bait', () => {
   const plan = planMake(demoLure('suvra-mouth').build);
   if (plan.outcome !== 'planned') throw new Error(plan.why.code);

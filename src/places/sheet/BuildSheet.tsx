@@ -1,5 +1,6 @@
 'use client';
 
+import { carrierRoom } from '@/core/carriers/carrier';
 import { useEffect, useMemo, useState } from 'react';
 import { lureIdSchema, type Lure } from '@/core/lure/lure';
 import { showLength, type UnitSystem } from '@/core/units/write';
@@ -157,7 +158,6 @@ function useOpened(): Opened {
     const open = async (): Promise<Opened> => {
       const asked = new URLSearchParams(window.location.search);
       const id = lureIdSchema.safeParse(asked.get('lure'));
-      const shown = asked.get('show') === 'template' ? 'template' : 'sheet';
       if (!id.success) return { state: 'failed', reason: 'The address names no lure. Open its sheet from the bench.' };
       const { lures, settings } = stores();
       const { DEMO_LURES } = await import('@/demo/scenario');
@@ -165,7 +165,11 @@ function useOpened(): Opened {
       if (!seeded.ok) return { state: 'failed', reason: storageFailureWords(seeded.failure) };
       const read = await lures.read(id.data);
       if (!read.ok) return { state: 'failed', reason: storageFailureWords(read.failure) };
-      return { state: 'open', lure: read.value.history.lure, system: (await settings.read()).system, shown };
+      const { lure } = read.value.history;
+      // Line is not bent and has no template.
+      const isBent = !carrierRoom(lure.build.carrier).isLimp;
+      const shown = isBent && asked.get('show') === 'template' ? 'template' : 'sheet';
+      return { state: 'open', lure, system: (await settings.read()).system, shown };
     };
     open().then(
       (result) => isHere && setOpened(result),

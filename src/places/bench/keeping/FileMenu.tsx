@@ -1,5 +1,6 @@
 'use client';
 
+import { carrierRoom } from '@/core/carriers/carrier';
 import { DropdownMenu } from 'radix-ui';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { memo, useEffect, useRef, useState } from 'react';
@@ -17,6 +18,8 @@ import { useDark } from '@/ui/use-dark';
 
 export const FileMenu = memo(function FileMenu() {
   const input = useRef<HTMLInputElement>(null);
+  // Line is not bent.
+  const isLimp = useDesk(({ history }) => history !== null && carrierRoom(history.lure.build.carrier).isLimp);
   return (
     <>
       <DropdownMenu.Root modal={false}>
@@ -29,9 +32,11 @@ export const FileMenu = memo(function FileMenu() {
           <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet()}>
             Build sheet, to print
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet('template')}>
-            Bending template, true size
-          </DropdownMenu.Item>
+          {!isLimp && (
+            <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openBuildSheet('template')}>
+              Bending template, true size
+            </DropdownMenu.Item>
+          )}
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
           <DropdownMenu.Item className={MENU_ITEM} onSelect={exportOpenLure}>
             Export this lure
