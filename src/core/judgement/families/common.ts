@@ -3,7 +3,7 @@ import { partsOfKind } from '../../parts/catalogue';
 import type { Wire } from '../../parts/kinds/wire';
 import { noRepairs, type Finding } from '../finding';
 import { trailingHooks, type Layout } from '../../geometry/layout';
-import type { Lure } from '../../lure/lure';
+import type { End, Lure } from '../../lure/lure';
 import type { Carrier } from '../../carriers/carrier';
 import { deltaSeats, filmSeats, spinSeats } from '../../geometry/seats';
 
@@ -20,6 +20,11 @@ export function onWrongWire({ build }: Lure, wants: Carrier['kind']): Finding[] 
   return build.carrier.kind === wants
     ? []
     : [{ code: 'wrongWire', key: 'wrongWire', severity: 'fault', items: [], repairs: noRepairs, wants }];
+}
+
+/** An end that nothing is formed or tied into yet. */
+export function endNotFormed(end: End): Finding {
+  return { code: 'endNotFormed', key: `endNotFormed ${end}`, severity: 'caution', items: [], end, repairs: noRepairs };
 }
 
 const CAUTION = { severity: 'caution', items: [], repairs: noRepairs } as const;

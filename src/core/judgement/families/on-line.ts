@@ -10,7 +10,7 @@ import { itemOf, type Build, type End, type Lure } from '../../lure/lure';
 import { wireEnd, type Carrier } from '../../carriers/carrier';
 import { spinSeats } from '../../geometry/seats';
 import type { WireEnd } from '../../parts/wire-form';
-import { lacking, noTurningBlade, onWrongWire } from './common';
+import { endNotFormed, lacking, noTurningBlade, onWrongWire } from './common';
 
 const USUAL_LINE = 'line-fluoro-33';
 const USUAL_SPARE_M = 0.15;
@@ -77,17 +77,7 @@ function aheadOfLure({ build }: Lure, layout: Layout): Finding[] {
 /** What stands on line: both its ends made fast. */
 function onLine(lure: Lure): Finding[] {
   const loose = (['nose', 'tail'] as const).filter((end) => isLoose(lure.build, end));
-  return [
-    ...loose.map((end): Finding => ({
-      code: 'endNotFormed',
-      key: `endNotFormed ${end}`,
-      severity: 'caution',
-      items: [],
-      end,
-      repairs: noRepairs,
-    })),
-    ...onWrongWire(lure, 'line'),
-  ];
+  return [...loose.map(endNotFormed), ...onWrongWire(lure, 'line')];
 }
 
 /** An end that nothing holds: neither a knot nor, at the tail, the snell of the last hook. */

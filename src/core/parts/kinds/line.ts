@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
 import { stockLengthM, thicknessM } from '../../schema';
-import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, discM2, noItem, plain, stockMassKg, type KindRoom } from './room';
+import { asMeasured, noItem, plain, roundStock, type KindRoom } from './room';
 
 export const STIFFNESSES = ['limp', 'medium', 'stiff'] as const;
 
@@ -22,11 +21,7 @@ export type Line = z.infer<typeof lineSchema>;
 export const lineRoom: KindRoom<Line, null> = {
   ...asMeasured,
   ...plain,
+  ...roundStock,
   ...noItem,
-  radiusM: ({ diameterM }) => diameterM / 2,
-  geometricKg: ({ diameterM, stockLengthM: stockM, material }) => discM2(diameterM) * stockM * densityOf(material),
-  massKg: stockMassKg,
-  smaller: ({ diameterM, stockLengthM: stockM }) => [['thickness', diameterM, 'length', stockM]],
-  telling: ({ diameterM }) => [diameterM],
   words: ({ stiffness }) => [stiffness, 'leader'],
 };

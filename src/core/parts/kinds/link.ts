@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
 import { partLengthM, stockLengthM, thicknessM } from '../../schema';
-import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, bearsAt, discM2, noWords, plain, stockMassKg, WIRE_DRAG, type KindRoom } from './room';
+import { WIRE_DRAG, asMeasured, bearsAt, noWords, plain, roundStock, type KindRoom } from './room';
 
 /** Line sold by the length, a short piece of which holds a second hook behind the first; the mass is that of one stock length. */
 export const linkSchema = z.strictObject({
@@ -20,6 +19,7 @@ export const linkStateSchema = z.strictObject({ of: z.literal('link'), lengthM: 
 export const linkRoom: KindRoom<Link, z.infer<typeof linkStateSchema>> = {
   ...asMeasured,
   ...plain,
+  ...roundStock,
   usual: { of: 'link', lengthM: 0.03 },
   asTaken: (state) => state,
   threads: null,
@@ -38,10 +38,7 @@ export const linkRoom: KindRoom<Link, z.infer<typeof linkStateSchema>> = {
       bearing: (_, lies, at) => bearsAt(lies, at, lies.x1M - lies.x0M),
     },
   },
-  radiusM: ({ diameterM }) => diameterM / 2,
   profile: null,
-  geometricKg: ({ diameterM, stockLengthM: stockM, material }) => discM2(diameterM) * stockM * densityOf(material),
-  massKg: stockMassKg,
   areas: ({ diameterM }, { lengthM }) => ({
     kind: 'wire',
     axialM2: 0,
@@ -49,7 +46,5 @@ export const linkRoom: KindRoom<Link, z.infer<typeof linkStateSchema>> = {
     sideM2: WIRE_DRAG * diameterM * lengthM,
     slopeM2: 0,
   }),
-  smaller: ({ diameterM, stockLengthM: stockM }) => [['thickness', diameterM, 'length', stockM]],
-  telling: ({ diameterM }) => [diameterM],
   words: noWords,
 };

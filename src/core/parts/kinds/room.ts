@@ -222,6 +222,25 @@ export function stockMassKg(
   return inLureM === null ? 0 : wireMass(stock, inLureM);
 }
 
+interface RoundStock {
+  readonly massKg: number;
+  readonly diameterM: number;
+  readonly stockLengthM: number;
+  readonly material: MaterialId;
+}
+
+/** Round wire or line sold by the length. */
+export const roundStock = {
+  radiusM: ({ diameterM }: Pick<RoundStock, 'diameterM'>) => diameterM / 2,
+  geometricKg: ({ diameterM, stockLengthM, material }: RoundStock) =>
+    discM2(diameterM) * stockLengthM * densityOf(material),
+  massKg: stockMassKg,
+  smaller: ({ diameterM, stockLengthM }: RoundStock): readonly Smaller[] => [
+    ['thickness', diameterM, 'length', stockLengthM],
+  ],
+  telling: ({ diameterM }: RoundStock) => [diameterM],
+} as const;
+
 /** Nothing is done to it. */
 export const untouched = { usual: null, asTaken: () => null } as const;
 

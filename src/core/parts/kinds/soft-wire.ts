@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
 import { stockLengthM, thicknessM } from '../../schema';
-import { densityOf } from '../material';
 import { common } from './common';
-import { asMeasured, discM2, NO_AREAS, noWords, plain, stockMassKg, type KindRoom } from './room';
+import { NO_AREAS, asMeasured, noWords, plain, roundStock, type KindRoom } from './room';
 
 /** Soft wire sold in lengths, for locking a skirt or lashing a keeper; the mass is that of one stock length. */
 export const softWireSchema = z.strictObject({
@@ -22,6 +21,7 @@ export const lockStateSchema = z.strictObject({
 export const softWireRoom: KindRoom<SoftWire, z.infer<typeof lockStateSchema>> = {
   ...asMeasured,
   ...plain,
+  ...roundStock,
   usual: { of: 'lock', turns: 3 },
   asTaken: (state) => state,
   threads: null,
@@ -33,12 +33,7 @@ export const softWireRoom: KindRoom<SoftWire, z.infer<typeof lockStateSchema>> =
     },
   },
   holds: {},
-  radiusM: ({ diameterM }) => diameterM / 2,
   profile: null,
-  geometricKg: ({ diameterM, stockLengthM: stockM, material }) => discM2(diameterM) * stockM * densityOf(material),
-  massKg: stockMassKg,
   areas: () => NO_AREAS,
-  smaller: ({ diameterM, stockLengthM: stockM }) => [['thickness', diameterM, 'length', stockM]],
-  telling: ({ diameterM }) => [diameterM],
   words: noWords,
 };

@@ -6,6 +6,7 @@ import type { WireEnd } from '@/core/parts/wire-form';
 import { Button } from '@/ui/Button';
 import { CountField } from '@/ui/CountField';
 import { QuantityField } from '@/ui/QuantityField';
+import { TagField } from './TagField';
 import { change } from '@/desk/open-lure';
 
 const CLINCH: WireEnd = { form: 'knot', knot: 'clinch', turns: 5, tagM: 0.04 };
@@ -68,15 +69,7 @@ export function LineEndFields({
             most={12}
             onChange={(turns) => set({ ...form, turns })}
           />
-          <QuantityField
-            label="Tag to clip"
-            kind="length"
-            si={form.tagM}
-            unit={unit}
-            minSi={0}
-            maxSi={0.2}
-            onCommit={(tagM) => set({ ...form, tagM })}
-          />
+          <TagField tagM={form.tagM} unit={unit} set={(tagM) => set({ ...form, tagM })} />
         </div>
       )}
       {form.form === 'tiedLoop' && (
@@ -90,15 +83,7 @@ export function LineEndFields({
             maxSi={0.1}
             onCommit={(insideM) => set({ ...form, insideM })}
           />
-          <QuantityField
-            label="Tag to clip"
-            kind="length"
-            si={form.tagM}
-            unit={unit}
-            minSi={0}
-            maxSi={0.2}
-            onCommit={(tagM) => set({ ...form, tagM })}
-          />
+          <TagField tagM={form.tagM} unit={unit} set={(tagM) => set({ ...form, tagM })} />
         </div>
       )}
       <div className="flex flex-wrap gap-1.5">

@@ -18,6 +18,7 @@ import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
 import { bendAngle, bendName, twistAngle } from '@/words/bend-words';
 import { showDraft } from '@/desk/desk-state';
+import { TagField } from './TagField';
 import { change, doDraft } from '@/desk/open-lure';
 import { LineEndFields, LineFields } from './LineFields';
 
@@ -279,15 +280,7 @@ function WrappedLoop({
           maxSi={0.02}
           onCommit={(insideDiameterM) => set({ ...form, insideDiameterM })}
         />
-        <QuantityField
-          label="Tag to clip"
-          kind="length"
-          si={form.tagM}
-          unit={unit}
-          minSi={0}
-          maxSi={0.1}
-          onCommit={(tagM) => set({ ...form, tagM })}
-        />
+        <TagField tagM={form.tagM} unit={unit} set={(tagM) => set({ ...form, tagM })} />
       </div>
       <CountField label="Wraps" value={form.wraps} least={1} most={12} onChange={(wraps) => set({ ...form, wraps })} />
       <Button look="quiet" onClick={() => set({ form: 'plain' })}>
