@@ -84,9 +84,26 @@ export function crossingsOf(
     return { aftN: trim.dragN, downN: sinkingN - trim.liftN };
   };
   const { tipHeightM, lineOutM } = outfit;
+  /** On slack line, its sinker with it: what holds it up and what draws it down. */
+  const falls = (speedMps: number) =>
+    pullWithSinker(
+      outfit,
+      { aftN: fallDragN(speedMps), downN: sinkingN },
+      { waterDensityKgM3: rho, tipHeightM, speedMps },
+    );
   const tipSine = Math.min(1, tipHeightM / lineOutM);
   return {
-    sinkMps: sinkingN > 0 ? speedOf((speed) => fallDragN(speed) - sinkingN, near?.sinkMps, true) : null,
+    sinkMps:
+      falls(SLOWEST_MPS).downN > 0
+        ? speedOf(
+            (speed) => {
+              const { aftN, downN } = falls(speed);
+              return aftN - downN;
+            },
+            near?.sinkMps,
+            true,
+          )
+        : null,
     surfaceMps: speedOf((speed) => {
       const setting = { waterDensityKgM3: rho, tipHeightM, speedMps: speed };
       const { aftN, downN } = pullWithSinker(outfit, pullAt(speed), setting);

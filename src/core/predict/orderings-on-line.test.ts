@@ -13,6 +13,7 @@ import { LAKE_WATER } from '../hydro/water';
 import { seatPart, strandIndexes, threadParts } from '../lure/editing';
 import type { Lure } from '../lure/lure';
 import { partsOfKind } from '../parts/catalogue';
+import { nominalCrossings } from './crossings';
 import { rides } from './ride';
 import { predictSpin } from './spin';
 
@@ -39,7 +40,11 @@ describe('what must come out right on line', () => {
     const heavier: Pair[] = [];
     const thinner: Pair[] = [];
     const none: Pair[] = [];
+    const falls: Pair[] = [];
     for (const lure of ON_LINE) {
+      const fall = (outfit: Outfit) => nominalCrossings(lure.build, LAKE_WATER, outfit).sinkMps ?? 0;
+      falls.push({ name: lure.name, less: fall(USUAL_OUTFIT), more: fall(trolled(0.014)) });
+      falls.push({ name: `${lure.name}, heavier`, less: fall(trolled(0.014)), more: fall(trolled(0.028)) });
       for (const speed of FISHED) {
         const name = `${lure.name} at ${speed} m/s`;
         const now = depthOf(lure, speed, trolled(0.014));
@@ -52,6 +57,7 @@ describe('what must come out right on line', () => {
     expectOrdering('heavier sinker, deeper', heavier);
     expectOrdering('thinner line, deeper', thinner);
     expectOrdering('without a sinker, shallower', none);
+    expectOrdering('with a sinker it falls faster, with a heavier one faster still', falls);
   });
 
   it('9: on line a film open flat keeps turning down to a lower speed than folded, and than any blade of metal', () => {

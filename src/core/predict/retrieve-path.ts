@@ -11,13 +11,14 @@
  * It falls on slack line straight down, at most as far as the line lets it hang. The current is part of v for what the
  * blades do; it does not move the lure over the ground here.
  */
-import type { Water } from '../hydro/water';
+import { pullWithSinker } from '../hydro/outfit-line';
+import { waterDensity, type Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS } from '../hydro/spin';
 import { depthOf } from '../hydro/towed-line';
 import type { Build } from '../lure/lure';
 import { nominalCrossings } from './crossings';
-import { rides } from './ride';
+import { pullOnLine, rides } from './ride';
 
 export interface Retrieving {
   /** On slack line, before the first turn of the handle. */
@@ -72,7 +73,9 @@ export function retrievePath(
   const lifted = Math.min(lineOutM, Math.max(LIFTED_AT_M, h));
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
   const [ride] = rides(build, water, [speedMps], outfit, lengths).at;
-  const slopeRad = Math.max(0, ride?.lineSlopeRad ?? 0);
+  const setting = { waterDensityKgM3: waterDensity(water), tipHeightM: h, speedMps };
+  const pull = ride && pullWithSinker(outfit, pullOnLine(ride.trim), setting);
+  const slopeRad = pull ? Math.max(0, Math.atan2(pull.downN, pull.aftN)) : 0;
   const levelM = lengths.map((_, i) => depthOf(ride?.lines[i]));
   const hangsAtM = Math.max(0, lineOutM - h);
   const startM = Math.min(sinkMps * countdownS, hangsAtM);

@@ -9,7 +9,7 @@ import type { Water } from '../hydro/water';
 import { waterViscosity } from '../hydro/water';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS } from '../hydro/spin';
-import { lureShapes } from '../hydro/outfit-line';
+import { lureShapes, pullWithSinker } from '../hydro/outfit-line';
 import { depthOf } from '../hydro/towed-line';
 import type { Build, ItemId } from '../lure/lure';
 import { nominalCrossings } from './crossings';
@@ -111,7 +111,9 @@ export function followScript(
       );
       const heard = soundOfRide(inWater, ride, outcomes, viscosityPaS, USUAL_SOUND);
       const levelDb = wholeFigures(heard, USUAL_SOUND.fish).levelDb;
-      return [speedMps, { slopeRad: planes ? 0 : Math.max(0, ride.lineSlopeRad), depths, levelDb }] as const;
+      const { aftN, downN } = pullWithSinker(outfit, pullOnLine(ride.trim), setting);
+      const slopeRad = planes ? 0 : Math.max(0, Math.atan2(downN, aftN));
+      return [speedMps, { slopeRad, depths, levelDb }] as const;
     }),
   );
   const at = [

@@ -272,11 +272,6 @@ function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly sy
         {...OUTFIT_RANGES.tipHeightM}
         onCommit={(tipHeightM) => set({ tipHeightM })}
       />
-      <LeastField
-        leastKg={outfit.leastKg}
-        isMetric={isMetric}
-        set={(leastKg) => changeSettings({ outfit: said({ ...outfit, leastKg }) })}
-      />
       <SelectField
         label="Before the lure"
         value={outfit.swivel}
@@ -303,6 +298,11 @@ function OutfitFields({ outfit, system }: { readonly outfit: Outfit; readonly sy
         minSi={273.15}
         maxSi={313.15}
         onCommit={(temperatureK) => changeSettings({ water: { ...water, temperatureK } })}
+      />
+      <LeastField
+        leastKg={outfit.leastKg}
+        isMetric={isMetric}
+        set={(leastKg) => changeSettings({ outfit: said({ ...outfit, leastKg }) })}
       />
     </section>
   );
