@@ -82,7 +82,7 @@ test('on a quick-change clevis another blade goes on without tools; a snell cost
   await bench.swap(/Indiana blade/, 'blade-french-k1');
   await expect(page.getByText(/changes at the clevis gate, nothing cut/)).toBeVisible();
   await bench.unit(/Octopus hook 4/).click();
-  await page.getByRole('button', { name: 'More wraps' }).click();
+  await page.getByRole('button', { name: 'One wrap more' }).click();
   await expect(page.getByText(/cuts the line/)).toBeVisible();
 });
 

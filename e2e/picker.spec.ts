@@ -14,7 +14,7 @@ test('the choice knows what fits, says why the rest does not, and what each woul
   await bench.unit('Folded clevis #1').click();
   await bench.button('Swap this part').click();
   const sheet = page.getByRole('dialog', { name: 'Swap for' });
-  await expect(sheet.getByRole('status')).toHaveText('6 of 7 fit');
+  await expect(sheet.getByRole('status')).toHaveText('12 of 13 fit');
   await expect(sheet.getByText('Does not fit here: 1')).toBeVisible();
   const small = sheet.locator('[data-part="clevis-folded-0"]');
   await expect(small).toHaveAttribute('data-fits', 'false');

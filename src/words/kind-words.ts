@@ -17,7 +17,7 @@ export interface Say {
 /** What was done to a piece of a kind, in a few words; empty when nothing was. Only kinds to which something is done have it. */
 export type StateWords<S> = [S] extends [null] ? unknown : { readonly state: (state: S) => string };
 
-export type StateOfKind<K extends PartKind> = (typeof KINDS)[K]['usual'];
+export type StateOfKind<K extends PartKind> = K extends keyof typeof KINDS ? (typeof KINDS)[K]['usual'] : never;
 
 export interface KindWords<P> {
   readonly one: string;

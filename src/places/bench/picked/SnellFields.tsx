@@ -22,6 +22,7 @@ export function SnellFields({ snell, unit, set }: SnellFieldsProps) {
     <>
       <CountField
         label="Wraps"
+        one="wrap"
         value={snell.wraps}
         least={3}
         most={20}

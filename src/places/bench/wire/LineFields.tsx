@@ -64,6 +64,7 @@ export function LineEndFields({
         <div className="grid grid-cols-2 items-end gap-2">
           <CountField
             label="Turns"
+            one="turn"
             value={form.turns}
             least={1}
             most={12}

@@ -282,7 +282,14 @@ function WrappedLoop({
         />
         <TagField tagM={form.tagM} unit={unit} set={(tagM) => set({ ...form, tagM })} />
       </div>
-      <CountField label="Wraps" value={form.wraps} least={1} most={12} onChange={(wraps) => set({ ...form, wraps })} />
+      <CountField
+        label="Wraps"
+        one="wrap"
+        value={form.wraps}
+        least={1}
+        most={12}
+        onChange={(wraps) => set({ ...form, wraps })}
+      />
       <Button look="quiet" onClick={() => set({ form: 'plain' })}>
         Leave this end straight
       </Button>
