@@ -38,7 +38,7 @@ export function cardPage({ run, familyName, note, code, system }: CardInput, mea
     }
   };
   const said = scale === 1 ? 'True size' : `Drawn at ${scale} of its size`;
-  const facts = [familyName, `${showLength(wholeLengthM(layout), system)} long`, showMass(lureMass(build), system)];
+  const facts = [familyName, `${showLength(wholeLengthM(build), system)} long`, showMass(lureMass(build), system)];
   line([said, ...facts.filter(Boolean)].join(' · '), 3, wide, { colour: SOFT_INK });
   y += 1.5;
   for (const row of madeOf(run)) line(row, 3.1, wide);

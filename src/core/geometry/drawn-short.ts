@@ -41,9 +41,10 @@ export const drawnShort = oncePer((build: Build): DrawnShort => {
   return { build: short, layout: { ...laid, leftOut: carriers[0]?.leftOut ?? [], carriers } };
 });
 
-/** From the front of the lure to its back, what is left out of its drawing included, m. */
-export function wholeLengthM({ x0M, x1M, carriers }: Layout): number {
-  return carriers.reduce((sum, { leftOut }) => sum + leftOut.reduce((all, { lengthM }) => all + lengthM, 0), x1M - x0M);
+/** From the front of the lure to its back, however short it is drawn, m. */
+export function wholeLengthM(build: Build): number {
+  const { x0M, x1M } = layOut(build);
+  return x1M - x0M;
 }
 
 /** Bare line to be left out: behind an item that holds its place, or (null) ahead of all. */
@@ -59,6 +60,8 @@ function longStretches({ carrier, shaft, strand }: LaidCarrier): Stretch[] {
     if (bareM > LONGEST_M) found.push({ item, lengthM: bareM - SHOWN_M });
   };
   const front = Math.min(shaft.x1M, ...strand.map(({ x0M }) => x0M));
+  // Too much is strung on it: it is drawn as it is, running over.
+  if (front < shaft.x0M) return found;
   add(null, front - shaft.x0M);
   strand.forEach(({ item, x1M }, index) => {
     if (holdsItself(item) === null) return;

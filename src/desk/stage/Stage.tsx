@@ -72,7 +72,7 @@ export const Stage = memo(function Stage(props: StageProps) {
           still={isStill}
           picked={picked}
           onPick={pick}
-          label={`${lure.name} from the side, nose left: ${showLength(wholeLengthM(layout), system)} long`}
+          label={`${lure.name} from the side, nose left: ${showLength(wholeLengthM(lure.build), system)} long`}
           isBare={isBare}
           onPainted={onPainted}
         />

@@ -135,7 +135,7 @@ export const StageFigures = memo(function StageFigures(props: StageFiguresProps)
     [slot, things, layout, view],
   );
   const labels = useMemo(() => [...bladeLabels, ...marks, ...asking], [bladeLabels, marks, asking]);
-  const size = `${showLength(wholeLengthM(layout), system)} · ${showMass(massOf(build), system)}`;
+  const size = `${showLength(wholeLengthM(build), system)} · ${showMass(massOf(build), system)}`;
   const line = (
     <LureLine
       asked={ride}
