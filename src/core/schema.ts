@@ -29,6 +29,8 @@ export const stockLengthM = between(0.001, 10);
 export const wireLengthM = z.union([z.literal(0), between(LEAST_LENGTH_M, 2)], 'zero, or from 0.001 mm to 2 m');
 /** Line in a leader or between two hooks, which may be zero, m. */
 export const lineLengthM = z.union([z.literal(0), between(LEAST_LENGTH_M, 6)], 'zero, or from 0.001 mm to 6 m');
+/** What line carries without a knot, N. */
+export const breakingN = between(1, 2000);
 /** A measure of the user's own hand, m. */
 export const handLengthM = between(0.001, 1);
 /** Mass of a part, kg: from a hundredth of a milligram to half a kilogram. */

@@ -22,22 +22,19 @@ export interface Laid {
   readonly deltas: readonly DeltaSeat[];
 }
 
-export const laidOf = oncePer((build: Build): Laid => {
-  const layout = layOut(build);
-  return { layout, seats: spinSeats(build, layout), films: filmSeats(layout), deltas: deltaSeats(layout) };
+const laidAs = (build: Build, layout: Layout): Laid => ({
+  layout,
+  seats: spinSeats(build, layout),
+  films: filmSeats(layout),
+  deltas: deltaSeats(layout),
 });
+
+export const laidOf = oncePer((build: Build): Laid => laidAs(build, layOut(build)));
 
 /** The same as it is drawn: with long bare line left out. */
 export const drawnOf = oncePer((build: Build): Laid => {
   const short = drawnShort(build);
-  const { layout } = short;
-  if (short.build === build) return laidOf(build);
-  return {
-    layout,
-    seats: spinSeats(short.build, layout),
-    films: filmSeats(layout),
-    deltas: deltaSeats(layout),
-  };
+  return short.build === build ? laidOf(build) : laidAs(short.build, short.layout);
 });
 
 /** All of a build that stands still, as it is drawn. */

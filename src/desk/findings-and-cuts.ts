@@ -23,11 +23,7 @@ export const findingsAndCuts = lastPer(
     rules: readonly HookRule[],
     leastKg: number | undefined,
   ): FindingsAndCuts => ({
-    findings: findings(
-      lure,
-      { water, speedMps, rules, prediction, ...(leastKg === undefined ? {} : { leastKg }) },
-      CATALOGUE,
-    ),
+    findings: findings(lure, { water, speedMps, rules, leastKg, prediction }, CATALOGUE),
     cuts: cutLengths(lure.build),
   }),
 );

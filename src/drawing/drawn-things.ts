@@ -38,7 +38,7 @@ import { bentEndShapes, leadPaths, wireStrokes } from './bent-wire';
 import { clevisOutline } from './clevis-outline';
 import { OUTLINE_MM } from './part-shapes';
 import type { Shape } from './shape';
-import { lineEndShapes, snellShapes } from './line-shapes';
+import { lineEndShapes, turnsOfLine } from './line-shapes';
 import { curve, ellipse, polyline, rectangle, turned } from './path';
 
 /** What can be picked on the drawing and on the string. */
@@ -314,7 +314,7 @@ function drawEntry(build: Build, wire: DrawnWire, entry: PlacedEntry): DrawnThin
 function drawSnell({ laid, run }: DrawnWire, { item, x0M, x1M }: PlacedEntry, hook: Hook): DrawnThing {
   const { carrier, wireDiameterM } = laid;
   const { snell } = stateOf(item, 'hook');
-  const shapes = snellShapes(
+  const shapes = turnsOfLine(
     eyeLengthM(hook) * MM,
     snell?.wraps ?? 0,
     wireDiameterM * MM,

@@ -66,11 +66,6 @@ export function lineEndShapes(
   ];
 }
 
-/** The wraps of a snell, from behind the eye. */
-export function snellShapes(eyeMm: number, wraps: number, lineMm: number, shankMm: number, hex: string): Shape[] {
-  return turnsOfLine(eyeMm, wraps, lineMm, shankMm, hex);
-}
-
 /** Braid looped through the eye before it and tied to the one behind. */
 export function linkShapes({ diameterM, finish }: Pick<Link, 'diameterM' | 'finish'>, lengthMm: number): Shape[] {
   const line = diameterM * MM;

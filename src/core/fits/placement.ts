@@ -6,7 +6,7 @@ import { carrierOfFrame } from '../carriers/bent-wire';
 import type { Edit } from '../lure/edit';
 import { seatPart, threadParts } from '../lure/editing';
 import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Place } from './fit';
-import { type Misfit } from './misfit';
+import type { Misfit } from './misfit';
 import { childrenOf, itemOf, newItemId, type Build, type Item, type ItemId, type Seat } from '../lure/lure';
 
 export type Placement =

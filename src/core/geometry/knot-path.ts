@@ -4,6 +4,7 @@
  * turns of the drawn knot take just the line that is cut for them (parts/knots.ts).
  */
 import { snellLength } from '../parts/knots';
+
 /** A place in space, m. */
 export interface Point3 {
   readonly xM: number;
@@ -33,24 +34,24 @@ const SEATED: KnotLook = { looseBy: 1 };
 /** Wraps of a line about a shank that begins at x = 0, from the eye towards the bend. */
 export function snellPath(wraps: number, shankM: number, lineM: number, { looseBy }: KnotLook = SEATED): KnotPath {
   const radiusM = ((shankM + lineM) / 2) * looseBy;
-  const turns = helix(wraps, radiusM, lineM * looseBy, 0);
+  const turns = helix(wraps, radiusM, lineM * looseBy);
   return { standing: along(-0.012, snellLength(wraps, lineM) * looseBy, radiusM), turns, end: onward(turns, lineM, 1) };
 }
 
 /** Turns of the end of a line about its own standing part, which runs from the left to the eye at x = 0. */
 export function clinchPath(turnCount: number, lineM: number, { looseBy }: KnotLook = SEATED): KnotPath {
   const radiusM = lineM * looseBy;
-  const turns = helix(turnCount, radiusM, lineM * looseBy, 0).map(({ xM, ...rest }) => ({ xM: -xM, ...rest }));
+  const turns = helix(turnCount, radiusM, lineM * looseBy).map(({ xM, ...rest }) => ({ xM: -xM, ...rest }));
   return { standing: along(-0.02, 0, 0), turns, end: onward(turns, lineM, -1) };
 }
 
 /** Round the axis, m. @param pitchM along it each turn */
-function helix(turnCount: number, radiusM: number, pitchM: number, fromM: number): Point3[] {
+function helix(turnCount: number, radiusM: number, pitchM: number): Point3[] {
   const steps = Math.round(turnCount * STEPS_A_TURN);
   return Array.from({ length: steps + 1 }, (_, i) => {
     const angle = (2 * Math.PI * i) / STEPS_A_TURN;
     return {
-      xM: fromM + (pitchM * i) / STEPS_A_TURN,
+      xM: (pitchM * i) / STEPS_A_TURN,
       yM: radiusM * Math.cos(angle),
       zM: radiusM * Math.sin(angle),
     };

@@ -1,7 +1,7 @@
 /** The line of an outfit, through a sinker where one is ahead of the lure. */
 import { densityOf } from '../parts/material';
 import type { Outfit } from './outfit';
-import { aboveSinker, rigShapes, sinkerPull, type Rig, type Sinker } from './sinker-line';
+import { aboveSinker, pullAbove, rigShapes, type Rig, type Sinker } from './sinker-line';
 import {
   lineCurve,
   lineShape,
@@ -22,9 +22,13 @@ function sinkerOf({ massKg, metal }: NonNullable<Outfit['sinker']>): Sinker {
 
 /** What pulls the line above the sinker, the leader's own weight and drag left out; without one the lure's own pull. */
 export function pullWithSinker({ sinker }: Outfit, pull: LinePull, setting: LineSetting): LinePull {
-  if (!sinker) return pull;
-  const added = sinkerPull(sinkerOf(sinker), setting);
-  return { aftN: pull.aftN + added.aftN, downN: pull.downN + added.downN };
+  return sinker ? pullAbove(sinkerOf(sinker), pull, setting) : pull;
+}
+
+/** How steeply the line runs up from the sinker, or from the lure without one, rad; level where it is lifted. */
+export function slopeWithSinker(outfit: Outfit, pull: LinePull, setting: LineSetting): number {
+  const { aftN, downN } = pullWithSinker(outfit, pull, setting);
+  return Math.max(0, Math.atan2(downN, aftN));
 }
 
 /** Where the lure runs with each of these lengths out, from the rod's tip to the lure, m. The leader is of the same line. */

@@ -82,6 +82,12 @@ export function upTheLeader(
   return { pull: { aftN: state[0], downN: state[1] }, gainM: state[2] };
 }
 
+/** What pulls the line above a sinker that this pulls the line below. */
+export function pullAbove(sinker: Sinker, pull: LinePull, setting: LineSetting): LinePull {
+  const added = sinkerPull(sinker, setting);
+  return { aftN: pull.aftN + added.aftN, downN: pull.downN + added.downN };
+}
+
 /** What pulls the line above a sinker, and how far the sinker is above the bait, m. */
 export function aboveSinker(
   leader: FishingLine,
@@ -91,8 +97,7 @@ export function aboveSinker(
   setting: LineSetting,
 ): { readonly pull: LinePull; readonly gainM: number } {
   const { pull, gainM } = upTheLeader(leader, bait, setting, leaderM);
-  const added = sinkerPull(sinker, setting);
-  return { pull: { aftN: pull.aftN + added.aftN, downN: pull.downN + added.downN }, gainM };
+  return { pull: pullAbove(sinker, pull, setting), gainM };
 }
 
 /**

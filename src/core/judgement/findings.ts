@@ -30,7 +30,7 @@ export interface FindingsContext {
   /** The user's own rules. */
   readonly rules: readonly HookRule[];
   /** What leader and links have to carry, kg; nothing is said of their strength where it is not told. */
-  readonly leastKg?: number;
+  readonly leastKg?: number | undefined;
   /** The lure predicted at that speed, where the caller has it already. */
   readonly prediction?: SpinPrediction;
 }

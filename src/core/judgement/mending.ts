@@ -9,9 +9,8 @@ import { lineToOutline, type PlanePoint } from '../geometry/plane';
 import { isBored } from '../parts/bored';
 import { pointOn } from '../carriers/wire-path';
 import { applyEdits } from '../lure/edit';
-import { newItemId, USUAL_LOOP, type End, type ItemId, type Lure } from '../lure/lure';
+import { newItemId, USUAL_LOOP, USUAL_TIED_LOOP, type End, type ItemId, type Lure } from '../lure/lure';
 import { carrierRoom } from '../carriers/carrier';
-import { USUAL_TIED_LOOP } from './families/on-line';
 import { stepItem, strandIndexes, threadParts } from '../lure/editing';
 import type { Part, PartKind } from '../parts/part';
 import { beadToAdd } from './checks/blades';
@@ -56,7 +55,6 @@ function mendingOf(
   spare: readonly Part[],
 ): Mending {
   const tried = [...finding.repairs(), ...moreRepairs(lure, finding, spare)].slice(0, MOST_TRIED);
-  const context = { water, speedMps, rules, ...(leastKg === undefined ? {} : { leastKg }) };
   const kept: Repair[] = [];
   for (const repair of tried) {
     if (kept.length === MOST_OFFERED) break;
@@ -64,7 +62,7 @@ function mendingOf(
     const done = applyEdits(lure, repair.edits);
     if (!done.ok || bendsThroughSomething(lure, done.lure)) continue;
     // At the same speed, but of the lure as it would be.
-    const after = openOf(findings(done.lure, context, spare));
+    const after = openOf(findings(done.lure, { water, speedMps, rules, leastKg }, spare));
     const newFault = after.some(
       ({ key, severity }) =>
         severity === 'fault' && !before.some((each) => each.key === key && each.severity === 'fault'),

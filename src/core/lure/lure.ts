@@ -58,6 +58,10 @@ export type StrandEntry = z.infer<typeof strandEntrySchema>;
 /** The loop a builder rolls without being told otherwise: takes a #2 ring and a snap. */
 export const USUAL_LOOP: WireEnd = { form: 'wrappedLoop', insideDiameterM: 0.0032, turns: 1, wraps: 3, tagM: 0.012 };
 
+/** The loop a builder knots into line for a snap, and the knot that ties it to one. */
+export const USUAL_TIED_LOOP: WireEnd = { form: 'tiedLoop', insideM: 0.012, tagM: 0.03 };
+export const USUAL_KNOT: WireEnd = { form: 'knot', knot: 'clinch', turns: 5, tagM: 0.04 };
+
 /** What a build and a lure hold at most. `structureProblem` and `applyEdits` hold every change against these. */
 export const MOST_ITEMS = 500;
 export const MOST_ENTRIES = 200;

@@ -11,7 +11,7 @@
  * It falls on slack line straight down, at most as far as the line lets it hang. The current is part of v for what the
  * blades do; it does not move the lure over the ground here.
  */
-import { pullWithSinker } from '../hydro/outfit-line';
+import { slopeWithSinker } from '../hydro/outfit-line';
 import { waterDensity, type Water } from '../hydro/water';
 import { USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS } from '../hydro/spin';
@@ -74,8 +74,7 @@ export function retrievePath(
   const lengths = Array.from({ length: STEPS + 1 }, (_, i) => lineOutM + ((lifted - lineOutM) * i) / STEPS);
   const [ride] = rides(build, water, [speedMps], outfit, lengths).at;
   const setting = { waterDensityKgM3: waterDensity(water), tipHeightM: h, speedMps };
-  const pull = ride && pullWithSinker(outfit, pullOnLine(ride.trim), setting);
-  const slopeRad = pull ? Math.max(0, Math.atan2(pull.downN, pull.aftN)) : 0;
+  const slopeRad = ride ? slopeWithSinker(outfit, pullOnLine(ride.trim), setting) : 0;
   const levelM = lengths.map((_, i) => depthOf(ride?.lines[i]));
   const hangsAtM = Math.max(0, lineOutM - h);
   const startM = Math.min(sinkMps * countdownS, hangsAtM);

@@ -9,7 +9,7 @@ import type { Water } from '../hydro/water';
 import { waterViscosity } from '../hydro/water';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { MAX_SPEED_MPS } from '../hydro/spin';
-import { lureShapes, pullWithSinker } from '../hydro/outfit-line';
+import { lureShapes, slopeWithSinker } from '../hydro/outfit-line';
 import { depthOf } from '../hydro/towed-line';
 import type { Build, ItemId } from '../lure/lure';
 import { nominalCrossings } from './crossings';
@@ -111,8 +111,7 @@ export function followScript(
       );
       const heard = soundOfRide(inWater, ride, outcomes, viscosityPaS, USUAL_SOUND);
       const levelDb = wholeFigures(heard, USUAL_SOUND.fish).levelDb;
-      const { aftN, downN } = pullWithSinker(outfit, pullOnLine(ride.trim), setting);
-      const slopeRad = planes ? 0 : Math.max(0, Math.atan2(downN, aftN));
+      const slopeRad = planes ? 0 : slopeWithSinker(outfit, pullOnLine(ride.trim), setting);
       return [speedMps, { slopeRad, depths, levelDb }] as const;
     }),
   );

@@ -16,7 +16,7 @@ import { headDragNm, type ArmOutcome } from '../in-water/arm';
 import { bearingOn, swivelBearing } from '../in-water/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Place } from '../fits/fit';
-import { type Misfit } from '../fits/misfit';
+import type { Misfit } from '../fits/misfit';
 import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
 import { planingAreas } from '../in-water/planing-areas';
 import { clevisSeat, threadedSeat } from '../in-water/spinners';

@@ -114,14 +114,12 @@ export function pullInWeight(massKg: number, system: UnitSystem): { readonly num
 /** By what a force is told as the mass that weighs as much, m/s². */
 const STANDARD_GRAVITY_MPS2 = 9.80665;
 
-const OUNCES_A_POUND = 16;
-
 /** The strength of a line as the trade tells it: kilograms to one decimal, or whole pounds. */
 export function showStrength(strengthN: number, system: UnitSystem): string {
   const massKg = strengthN / STANDARD_GRAVITY_MPS2;
   return system === 'metric'
     ? `${decimalText(massKg, 1)} kg`
-    : `${decimalText(massKg / UNITS.oz.factor.valueOf() / OUNCES_A_POUND, 0)} lb`;
+    : `${decimalText(massKg / UNITS.lb.factor.valueOf(), 0)} lb`;
 }
 
 /** An SI value as a number in a unit, as a double: for showing, not for keeping. */

@@ -153,14 +153,9 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
 }
 
 /** What is not told of an outfit is left out of it. */
-function said({ sinker, leastKg, ...rest }: OutfitAsTold): Outfit {
+function said({ sinker, leastKg, ...rest }: Outfit): Outfit {
   return { ...rest, ...(sinker ? { sinker } : {}), ...(leastKg === undefined ? {} : { leastKg }) };
 }
-
-type OutfitAsTold = Omit<Outfit, 'sinker' | 'leastKg'> & {
-  readonly sinker?: Outfit['sinker'] | undefined;
-  readonly leastKg?: number | undefined;
-};
 
 function Figure({ figure }: { readonly figure: RideFigure }) {
   const { name, value, unit, band, why, moves, unsure } = figure;

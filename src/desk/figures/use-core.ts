@@ -221,11 +221,10 @@ export interface MendingAnswer {
   readonly mendings: Readonly<Record<string, Mending>>;
 }
 
-const askMendings = async (question: MendingQuestion): Promise<MendingAnswer> => {
-  const { lure, water, speedMps, rules, leastKg, ownParts } = question;
-  const context = { water, speedMps, rules, ...(leastKg === undefined ? {} : { leastKg }) };
-  return { lure, mendings: await askCore('mendings', [lure, context, ownParts]) };
-};
+const askMendings = async ({ lure, ownParts, ...context }: MendingQuestion): Promise<MendingAnswer> => ({
+  lure,
+  mendings: await askCore('mendings', [lure, context, ownParts]),
+});
 
 /** What would mend each open finding of a lure, tried on copies of it. */
 export function useMendings(

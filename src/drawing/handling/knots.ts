@@ -30,12 +30,11 @@ function strokes(points: readonly Point[], { diameterM, finish }: LineLook, isFa
   return wireStrokes(polyline(points), Math.max(LEAST_LINE_MM, diameterM * MM), isFar ? darker(hex, 0.3) : hex);
 }
 
-/** A knot about something: what is behind it, then it, then what is before. */
-function tied({ standing, turns, end }: KnotPath, line: LineLook, about: readonly Shape[]): Shape[] {
+/** A knot: what of its turns is behind, what they lie about, what of them is before. */
+function tied({ standing, turns, end }: KnotPath, line: LineLook): Shape[] {
   const { front, back } = frontAndBack(turns);
   return [
     ...back.flatMap((points) => strokes(flat(points), line, true)),
-    ...about,
     ...strokes(flat(standing), line),
     ...front.flatMap((points) => strokes(flat(points), line)),
     ...strokes(flat(end), line),
@@ -69,8 +68,8 @@ export function snellFrames(build: Build, id: ItemId): Frame[] {
   const frame = (moment: Frame['moment'], layers: readonly Layer[]): Frame => ({ moment, box, measure: null, layers });
   return [
     frame('lineThroughEye', [layer(hook), at(through), layer(arrow(wayIn, polyline(wayIn), 1.4))]),
-    frame('wrapsOpen', [layer(hook), at(tied(loose, line, []))]),
-    frame('snellDrawn', [layer(hook), at(tied(seated, line, []))]),
+    frame('wrapsOpen', [layer(hook), at(tied(loose, line))]),
+    frame('snellDrawn', [layer(hook), at(tied(seated, line))]),
   ];
 }
 
@@ -94,11 +93,13 @@ export function knotFrames(build: Build, end: End): Frame[] {
     ],
     line,
   );
-  const loose = tied(clinchPath(form.turns, line.diameterM, LOOSE), line, []);
-  const seated = tied(clinchPath(form.turns, line.diameterM), line, []);
-  const frame = frameIn({ x0: -15, y0: -4.5, x1: 2 * eyeMm + 2, y1: 4.5 });
+  const loose = tied(clinchPath(form.turns, line.diameterM, LOOSE), line);
+  const seated = tied(clinchPath(form.turns, line.diameterM), line);
+  const box = { x0: -15, y0: -4.5, x1: 2 * eyeMm + 2, y1: 4.5 };
   const atEye = (moment: Frame['moment'], layers: readonly Layer[]): Frame => ({
-    ...frame(moment, []),
+    moment,
+    box,
+    measure: null,
     layers: [layer(eye), ...layers],
   });
   return [
@@ -122,7 +123,7 @@ function loopFrames(line: LineLook): Frame[] {
     ],
     line,
   );
-  const knot = tied(clinchPath(2, 2 * line.diameterM, LOOSE), { ...line, diameterM: 2 * line.diameterM }, []);
+  const knot = tied(clinchPath(2, 2 * line.diameterM, LOOSE), { ...line, diameterM: 2 * line.diameterM });
   const sides = [-1, 1].flatMap((side) =>
     strokes(
       [
@@ -149,13 +150,13 @@ export function linkFrames(build: Build, id: ItemId, hookId: ItemId): Frame[] {
   const rearMm = rear?.kind === 'hook' ? rear.lengthM * MM : 4;
   const box = { x0: -5, y0: -front.gapM * MM - 5, x1: Math.max(endMm + rearMm, front.lengthM * MM) + 3, y1: 7 };
   const bight = strokes(
-    curvePoints([
+    [
       { x: eyeMm * 0.5, y: 3 },
       { x: eyeMm * 0.5 - 1.6, y: 0.4 },
       { x: eyeMm * 0.5, y: -1 },
       { x: eyeMm + 2, y: 0.2 },
       { x: endMm, y: 0.6 },
-    ]),
+    ],
     link.part,
   );
   const measure = { from: { x: eyeMm, y: 4.5 }, to: { x: endMm, y: 4.5 }, lengthM };
@@ -167,16 +168,6 @@ export function linkFrames(build: Build, id: ItemId, hookId: ItemId): Frame[] {
     { moment: 'linkLooped', box, measure: null, layers: [layer(hookShapes(front)), layer(bight)] },
     { moment: 'linkTied', box, measure, layers: [...hooks, layer(linkShapes(link.part, lengthM * MM), eyeMm)] },
   ];
-}
-
-function curvePoints(points: readonly Point[]): Point[] {
-  return points.slice(1).flatMap((to, i) => {
-    const from = points[i] ?? to;
-    return Array.from({ length: 6 }, (_, n) => ({
-      x: from.x + ((to.x - from.x) * n) / 5,
-      y: from.y + ((to.y - from.y) * n) / 5,
-    }));
-  });
 }
 
 /** The bait beside its hooks, each point's place marked, and on them. */

@@ -2,12 +2,11 @@
 import type { Bait } from '../../parts/kinds/bait';
 import { USUAL_SNELL, type Hook, type Snell } from '../../parts/kinds/hook';
 import { isBored } from '../../parts/bored';
-import type { Part } from '../../parts/part';
-import type { ItemState } from '../../parts/part';
+import type { ItemState, Part } from '../../parts/part';
 import type { Edit } from '../../lure/edit';
 import { seatPart, threadParts } from '../../lure/editing';
 import { stateOf } from '../../lure/item-state';
-import { childrenOf, type Build, type Item } from '../../lure/lure';
+import { childrenOf, USUAL_KNOT, type Build, type Item } from '../../lure/lure';
 import type { LineCarrier } from '../../carriers/line';
 import type { Layout } from '../../geometry/layout';
 import type { PlacedEntry, PlacedOff } from '../../geometry/placed';
@@ -109,8 +108,8 @@ function atKnot(
 /** The smallest beads that slide on the line and do not slip over its knot. */
 function guardBead(build: Build, spare: readonly Part[], index: number, lineM: number): Repair[] {
   return spare
-    .filter((part) => part.kind === 'bead' && part.diameterM <= SMALL_BEAD_M && part.boreM < KNOT_DIAMETERS * lineM)
-    .filter((part) => part.kind === 'bead' && part.boreM > lineM)
+    .filter((part) => part.kind === 'bead')
+    .filter(({ diameterM, boreM }) => diameterM <= SMALL_BEAD_M && boreM > lineM && boreM < KNOT_DIAMETERS * lineM)
     .sort((a, b) => a.massKg - b.massKg)
     .slice(0, 3)
     .map((part): Repair => ({ code: 'putOn', part, edits: [threadParts(build, part, index)] }));
@@ -301,10 +300,7 @@ function twist(build: Build, { nose }: LineCarrier, hooks: readonly PlacedEntry[
   const roller = hooks.find(({ item }) => (item.part as Hook).rolls);
   if (!roller && !hasSwivel) return [];
   const swivels = spare.filter((part) => part.kind === 'swivel').sort((a, b) => a.massKg - b.massKg);
-  const knot: Edit[] =
-    nose.form === 'knot'
-      ? []
-      : [{ kind: 'carrier', changes: { nose: { form: 'knot', knot: 'clinch', turns: 5, tagM: 0.04 } } }];
+  const knot: Edit[] = nose.form === 'knot' ? [] : [{ kind: 'carrier', changes: { nose: USUAL_KNOT } }];
   return [
     {
       code: 'lineTwist',

@@ -3,8 +3,8 @@
  * and rings of a lure carry more than any leader; what leads to no hook carries no fish and is never too weak.
  */
 import { knotShare, SNELL_SHARE } from '../../parts/knots';
-import { carrierRoom, wireEnd, type Carrier } from '../../carriers/carrier';
-import { childrenOf, type Build, type End, type Item, type ItemId } from '../../lure/lure';
+import { wireEnd, type Carrier } from '../../carriers/carrier';
+import { type Build, type End, type Item, type ItemId } from '../../lure/lure';
 import { GRAVITY_MPS2 } from '../../hydro/water';
 import { carrierOfItem, carrierWith } from '../../lure/strung';
 import type { Part } from '../../parts/part';
@@ -46,31 +46,26 @@ export function strengthFindings(build: Build, leastKg: number | null, spare: re
 /** Every line and link between the tie and this hook. */
 function pathTo(build: Build, hook: Item): WeakPoint[] {
   const points: WeakPoint[] = [];
+  let root = hook;
   for (let at: Item | undefined = hook; at;) {
+    root = at;
     if (at.part.kind === 'link') points.push({ link: at, carriesN: at.part.breakingN * knotShare('palomar') });
     at = at.seat.on === 'item' ? build.items[at.seat.item] : undefined;
   }
   const carrier = carrierWith(build, carrierOfItem(build, hook))?.carrier;
   if (carrier?.wire.kind === 'line') {
-    points.push({ link: null, carriesN: carrier.wire.breakingN * leastShare(build, carrier, hook) });
+    points.push({ link: null, carriesN: carrier.wire.breakingN * leastShare(carrier, root) });
   }
   return points;
 }
 
-/** What the weakest knot on the way leaves of the line's strength. */
-function leastShare(build: Build, carrier: Carrier, hook: Item): number {
+/** What the weakest knot on the way to a hook leaves of the line's strength; `root` is what holds it to the line. */
+function leastShare(carrier: Carrier, root: Item): number {
   const share = (end: End) => {
     const form = wireEnd(carrier, end);
     return form.form === 'knot' ? knotShare(form.knot) : form.form === 'tiedLoop' ? knotShare('tiedLoop') : 1;
   };
-  const hangsAtTail = hook.seat.on !== 'strand' && !isOnSnelledHook(build, hook);
-  return Math.min(share('nose'), hangsAtTail ? share('tail') : SNELL_SHARE);
-}
-
-function isOnSnelledHook(build: Build, hook: Item): boolean {
-  let at: Item | undefined = hook;
-  while (at?.seat.on === 'item') at = build.items[at.seat.item];
-  return at?.seat.on === 'strand' && carrierRoom(build.carrier).isLimp && childrenOf(build, at.id).length > 0;
+  return Math.min(share('nose'), root.seat.on === 'strand' ? SNELL_SHARE : share('tail'));
 }
 
 const MOST_OFFERED = 3;

@@ -6,7 +6,7 @@ import { partsOfKind } from '../../parts/catalogue';
 import type { Line } from '../../parts/kinds/line';
 import { noRepairs, type Finding } from '../finding';
 import type { Layout } from '../../geometry/layout';
-import { itemOf, type Build, type End, type Lure } from '../../lure/lure';
+import { itemOf, USUAL_KNOT, USUAL_TIED_LOOP, type Build, type End, type Lure } from '../../lure/lure';
 import { wireEnd, type Carrier } from '../../carriers/carrier';
 import { spinSeats } from '../../geometry/seats';
 import type { WireEnd } from '../../parts/wire-form';
@@ -14,8 +14,6 @@ import { endNotFormed, lacking, noTurningBlade, onWrongWire } from './common';
 
 const USUAL_LINE = 'line-fluoro-33';
 const USUAL_SPARE_M = 0.15;
-/** A loop at the rod end, for a snap. */
-export const USUAL_TIED_LOOP = { form: 'tiedLoop', insideM: 0.012, tagM: 0.03 } as const;
 
 /** The catalogue's line that leaders are commonly made of. @throws Error when it has no line at all */
 export function usualLine(): Line {
@@ -24,9 +22,6 @@ export function usualLine(): Line {
   if (!line) throw new Error('usualLine: the catalogue needs at least one line');
   return line;
 }
-
-/** Tied to a snap or a swivel. */
-const TO_SNAP: WireEnd = { form: 'knot', knot: 'clinch', turns: 5, tagM: 0.04 };
 
 function line(lengthM: number, tail: WireEnd): Carrier {
   return { kind: 'line', wire: usualLine(), nose: USUAL_TIED_LOOP, tail, lengthM, spareM: USUAL_SPARE_M };
@@ -38,12 +33,12 @@ export const wormHarness = {
 };
 
 export const bladeLeader = {
-  carrier: () => line(0.3, TO_SNAP),
+  carrier: () => line(0.3, USUAL_KNOT),
   check: (lure: Lure, layout: Layout) => [...onLine(lure), ...noTurningBlade(lure, layout)],
 };
 
 export const bladeAhead = {
-  carrier: () => line(1.2, TO_SNAP),
+  carrier: () => line(1.2, USUAL_KNOT),
   check: (lure: Lure, layout: Layout) => [
     ...onLine(lure),
     ...noTurningBlade(lure, layout),

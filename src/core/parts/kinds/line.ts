@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { stockLengthM, thicknessM } from '../../schema';
+import { breakingN, stockLengthM, thicknessM } from '../../schema';
 import { common } from './common';
 import { asMeasured, noItem, plain, roundStock, type KindRoom } from './room';
 
@@ -12,7 +12,7 @@ export const lineSchema = z.strictObject({
   diameterM: thicknessM,
   stockLengthM,
   /** What it carries without a knot, as its maker states it, N. */
-  breakingN: z.number().check(z.minimum(1), z.maximum(2000)),
+  breakingN,
   /** How it feels between the fingers: stiff line seats worst in a knot. */
   stiffness: z.enum(STIFFNESSES),
 });

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { partLengthM, stockLengthM, thicknessM } from '../../schema';
+import { breakingN, partLengthM, stockLengthM, thicknessM } from '../../schema';
 import { common } from './common';
 import { WIRE_DRAG, asMeasured, bearsAt, noWords, plain, roundStock, type KindRoom } from './room';
 
@@ -9,7 +9,7 @@ export const linkSchema = z.strictObject({
   ...common,
   diameterM: thicknessM,
   stockLengthM,
-  breakingN: z.number().check(z.minimum(1), z.maximum(2000)),
+  breakingN,
 });
 export type Link = z.infer<typeof linkSchema>;
 

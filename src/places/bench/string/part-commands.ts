@@ -51,7 +51,7 @@ const THREADED_KINDS: readonly PartKind[] = [
   'dressing',
   'shrinkTube',
   'hook',
-] as const;
+];
 
 /** What goes between the legs of a clevis: beads that knock, another clevis, thin things. */
 const INSIDE_KINDS: readonly PartKind[] = ['bead', 'clevis', 'sleeve', 'cap'];

@@ -1,7 +1,7 @@
 'use client';
 
 import type { LineCarrier } from '@/core/carriers/line';
-import type { End } from '@/core/lure/lure';
+import { USUAL_KNOT, USUAL_TIED_LOOP, type End } from '@/core/lure/lure';
 import type { WireEnd } from '@/core/parts/wire-form';
 import { Button } from '@/ui/Button';
 import { CountField } from '@/ui/CountField';
@@ -9,9 +9,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { TagField } from './TagField';
 import { change } from '@/desk/open-lure';
 
-const CLINCH: WireEnd = { form: 'knot', knot: 'clinch', turns: 5, tagM: 0.04 };
 const PALOMAR: WireEnd = { form: 'knot', knot: 'palomar', turns: 1, tagM: 0.05 };
-const LOOP: WireEnd = { form: 'tiedLoop', insideM: 0.012, tagM: 0.03 };
 const LEAST_M = 0.02;
 const MOST_M = 6;
 
@@ -53,9 +51,9 @@ export function LineEndFields({
 }) {
   const set = (next: WireEnd) => change('knot', [{ kind: 'carrier', changes: { [end]: next } }]);
   const others: readonly [WireEnd, string][] = [
-    [CLINCH, 'Clinch knot'],
+    [USUAL_KNOT, 'Clinch knot'],
     [PALOMAR, 'Palomar knot'],
-    [LOOP, 'Knot a loop'],
+    [USUAL_TIED_LOOP, 'Knot a loop'],
     [{ form: 'plain' }, 'Leave it untied'],
   ];
   return (
