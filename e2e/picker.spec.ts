@@ -15,10 +15,14 @@ test('the choice knows what fits, says why the rest does not, and what each woul
   await bench.button('Swap this part').click();
   const sheet = page.getByRole('dialog', { name: 'Swap for' });
   await expect(sheet.getByRole('status')).toHaveText('12 of 13 fit');
+  // What does not fit stands last: below what is seen at first.
+  await sheet.getByRole('listbox').hover();
+  await page.mouse.wheel(0, 10_000);
   await expect(sheet.getByText('Does not fit here: 1')).toBeVisible();
   const small = sheet.locator('[data-part="clevis-folded-0"]');
   await expect(small).toHaveAttribute('data-fits', 'false');
   await expect(small).toContainText(/root reaches in 1\.\d+ mm.*clevis drop 1\.60 mm/);
+  await page.mouse.wheel(0, -10_000);
   await expect(sheet.locator('[data-part="clevis-folded-1"]')).toContainText('on the lure');
   // The present one leads; a wider drop swings the blade further out, which turns slower.
   await expect(sheet.locator('[data-part="clevis-stirrup-3"]')).toContainText(/−0\.\d/);
