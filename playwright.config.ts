@@ -13,6 +13,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: process.env.MAZURKA_URL,
+    // What is to be pressed and never comes is told in minutes, not at the end of a quarter of an hour.
+    actionTimeout: 180_000,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     // Only the journeys without a network want it: fetching the whole app for each of the others would double their time.
