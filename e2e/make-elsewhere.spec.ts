@@ -53,7 +53,7 @@ test('two tabs on one run follow each other; what is not right is said, against 
   context,
 }) => {
   await bench.open();
-  await bench.fromFileMenu('Your rules about hooks');
+  await bench.fromFileMenu('Your rules about hooks and blades');
   const rules = page.getByRole('dialog');
   await rules.getByLabel('Water or district it holds for').fill('Lake Hovna');
   await rules.getByLabel('Most points on a hook').selectOption('1');

@@ -113,8 +113,8 @@ test('own rules about hooks: none at first, then every lure is checked against t
 }) => {
   await bench.open();
   await expect(page.getByText(/your rule/)).toHaveCount(0);
-  await bench.fromFileMenu('Your rules about hooks');
-  const sheet = page.getByRole('dialog', { name: 'Your rules about hooks' });
+  await bench.fromFileMenu('Your rules about hooks and blades');
+  const sheet = page.getByRole('dialog', { name: 'Your rules about hooks and blades' });
   await expect(sheet).toContainText('None comes with Mazurka: the authority’s current text decides.');
   await sheet.getByRole('button', { name: 'Add this rule' }).click();
   await expect(sheet.getByRole('alert')).toContainText('Say which water or district');
@@ -140,7 +140,7 @@ test('own rules about hooks: none at first, then every lure is checked against t
   await bench.saved();
   await page.reload();
   await expect(findings).toContainText('Keeps your rule for Lake Hovna');
-  await bench.fromFileMenu('Your rules about hooks');
+  await bench.fromFileMenu('Your rules about hooks and blades');
   await sheet.getByRole('button', { name: 'Take out the rule for Lake Hovna' }).click();
   await expect(sheet.getByRole('list', { name: 'Rules' })).toHaveCount(0);
   await page.keyboard.press('Escape');

@@ -360,7 +360,7 @@ test('a stinger against the user’s own rule: told with its source, and taken o
   await bench.put(/Long-shank hook/, 'Hang a stinger', 'hook-stinger-2-0');
   await expect(bench.unit(/stinger hook/)).toBeVisible();
   await expect(bench.faults()).toHaveCount(0);
-  await bench.fromFileMenu('Your rules about hooks');
+  await bench.fromFileMenu('Your rules about hooks and blades');
   await page.getByLabel('Water or district it holds for').fill('Lake Hovna');
   await page.getByLabel('Most hooks on a lure').fill('1');
   await page.getByLabel('Where you read it').fill('board at the landing');

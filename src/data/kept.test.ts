@@ -7,7 +7,7 @@ import { storageFailureWords } from '@/words/storage-words';
 import { CATALOGUE } from '../core/parts/catalogue';
 import { readPartsFile, writePartsFile } from '../core/parts/parts-file';
 import type { Part } from '../core/parts/part';
-import type { HookRule } from '../core/judgement/hook-rule';
+import type { LureRule } from '../core/judgement/lure-rule';
 import type { LureId } from '../core/lure/lure';
 import { readLureFile, writeLureFile } from '../core/files/lure-file';
 import type { Run } from '../core/make/run';
@@ -101,7 +101,7 @@ const anyAction: fc.Arbitrary<Action> = fc.oneof(
           barbless: true,
           source: place,
           onDay,
-        } as HookRule),
+        } as LureRule),
   ),
   fc.tuple(anyNumber, anyText).map(
     ([countdownS, place]): Action =>

@@ -7,7 +7,7 @@ import { CATALOGUE } from '../core/parts/catalogue';
 import { PARTS_FILE_MAX_BYTES, readPartsFile, writePartsFile } from '../core/parts/parts-file';
 import type { Part } from '../core/parts/part';
 import { startHistory } from '../core/lure/history';
-import type { HookRule } from '../core/judgement/hook-rule';
+import type { LureRule } from '../core/judgement/lure-rule';
 import { lureIdSchema } from '../core/lure/lure';
 import { readLureFile } from '../core/files/lure-file';
 import { readHistory } from '../core/files/record';
@@ -103,7 +103,7 @@ describe('own parts', () => {
 });
 
 describe('own rules', () => {
-  const rule: HookRule = {
+  const rule: LureRule = {
     id: 'rule-1',
     place: 'Lake Hovna',
     mostHooks: 1,
@@ -115,7 +115,7 @@ describe('own rules', () => {
 
   it('are told as they change, and an unreadable one is left out and left alone', async () => {
     const { rules, database } = open();
-    const seen: (readonly HookRule[])[] = [];
+    const seen: (readonly LureRule[])[] = [];
     const stop = rules.watch((now) => seen.push(now));
     value(await rules.put(rule));
     await database.rules.put({ id: 'rule-9', rule: { id: 'rule-9', mostHooks: 'few' } });

@@ -1,6 +1,6 @@
-/** The user's own rules about hooks: a small table. */
+/** The user's own rules about hooks and blades: a small table. */
 import { liveQuery } from 'dexie';
-import { hookRuleSchema, type HookRule } from '../core/judgement/hook-rule';
+import { lureRuleSchema, type LureRule } from '../core/judgement/lure-rule';
 import type { MazurkaDatabase } from './database';
 import { StorageError } from './failure';
 import { guarded, readable, type Stored } from './guarded';
@@ -10,11 +10,11 @@ const MOST_RULES = 500;
 export class RulesStore {
   constructor(private readonly database: MazurkaDatabase) {}
 
-  put(rule: HookRule): Promise<Stored<void>> {
+  put(rule: LureRule): Promise<Stored<void>> {
     const { rules } = this.database;
     return guarded(this.database, () =>
       this.database.transaction('rw', rules, async () => {
-        const kept = readable(hookRuleSchema, rule, 'rule');
+        const kept = readable(lureRuleSchema, rule, 'rule');
         if ((await rules.count()) >= MOST_RULES && !(await rules.get(kept.id)))
           throw new StorageError({ code: 'tooMany', of: 'rule', most: MOST_RULES });
         await rules.put({ id: kept.id, rule: kept });
@@ -29,12 +29,12 @@ export class RulesStore {
   }
 
   /** Calls back with the readable rules, now and after every change in this tab or another. */
-  watch(onChange: (rules: readonly HookRule[]) => void): () => void {
+  watch(onChange: (rules: readonly LureRule[]) => void): () => void {
     const subscription = liveQuery(() => this.database.rules.toArray()).subscribe({
       next: (rows) =>
         onChange(
           rows.flatMap(({ rule }) => {
-            const parsed = hookRuleSchema.safeParse(rule);
+            const parsed = lureRuleSchema.safeParse(rule);
             return parsed.success ? [parsed.data] : [];
           }),
         ),

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { BladeState } from '@/core/in-water/bearing';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { LureHistory } from '@/core/lure/history';
-import type { HookRule } from '@/core/judgement/hook-rule';
+import type { LureRule } from '@/core/judgement/lure-rule';
 import type { Build, Lure, LureId } from '@/core/lure/lure';
 import type { Learnt } from '@/core/predict/readings';
 import type { Part } from '@/core/parts/part';
@@ -47,7 +47,7 @@ export interface DeskState {
   readonly bladeState: BladeState;
   /** Counted up to ask the worker all over again, after it failed. */
   readonly round: number;
-  readonly rules: readonly HookRule[];
+  readonly rules: readonly LureRule[];
   readonly ownParts: readonly Part[];
   readonly sheet: SheetName | null;
   /** The part that the sheet of own parts is to copy; null for none. */

@@ -4,7 +4,7 @@ import { CATALOGUE } from '@/core/parts/catalogue';
 import type { Water } from '@/core/hydro/water';
 import type { Finding } from '@/core/judgement/finding';
 import { findings } from '@/core/judgement/findings';
-import type { HookRule } from '@/core/judgement/hook-rule';
+import type { LureRule } from '@/core/judgement/lure-rule';
 import { cutLengths, type CutLength } from '@/core/lengths/lengths';
 import type { Lure } from '@/core/lure/lure';
 import type { SpinPrediction } from '@/core/predict/spin';
@@ -20,7 +20,7 @@ export const findingsAndCuts = lastPer(
     prediction: SpinPrediction,
     speedMps: number,
     water: Water,
-    rules: readonly HookRule[],
+    rules: readonly LureRule[],
     leastKg: number | undefined,
   ): FindingsAndCuts => ({
     findings: findings(lure, { water, speedMps, rules, leastKg, prediction }, CATALOGUE),

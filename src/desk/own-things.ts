@@ -1,5 +1,5 @@
 /** The user's own parts and rules: taken in, put away, put back. */
-import type { HookRule } from '@/core/judgement/hook-rule';
+import type { LureRule } from '@/core/judgement/lure-rule';
 import type { Part } from '@/core/parts/part';
 import { readPartsFile } from '@/core/parts/parts-file';
 import { partsFileProblemWords } from '@/words/problem-words';
@@ -67,13 +67,13 @@ function count(number: number, word: string): string {
   return `${number.toLocaleString('en')} ${word}${number === 1 ? '' : 's'}`;
 }
 
-export async function putRule(rule: HookRule) {
+export async function putRule(rule: LureRule) {
   const put = await (await openStores()).rules.put(rule);
   if (!put.ok) tell('trouble', storageFailureWords(put.failure));
 }
 
 /** Takes a rule out. Returns it, to be put back, or null with the reason told. */
-export async function removeRule(rule: HookRule): Promise<HookRule | null> {
+export async function removeRule(rule: LureRule): Promise<LureRule | null> {
   const removed = await (await openStores()).rules.remove(rule.id);
   if (!removed.ok) {
     tell('trouble', storageFailureWords(removed.failure));

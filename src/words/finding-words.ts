@@ -7,7 +7,7 @@ import type { Finding, Repair } from '../core/judgement/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
 import type { NoRepairReason } from '../core/judgement/mending';
-import type { HookRule } from '../core/judgement/hook-rule';
+import type { LureRule } from '../core/judgement/lure-rule';
 import { degrees } from './angle-words';
 import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';
@@ -152,6 +152,12 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
             figure: `${breach.found} on it, ${breach.most} allowed`,
             why,
           };
+        case 'blades':
+          return {
+            title: `More blades than your rule for ${rule.place} allows`,
+            figure: `${breach.found} on it, ${breach.most} allowed`,
+            why,
+          };
         case 'points':
           return {
             title: `More points on a hook than your rule for ${rule.place} allows`,
@@ -255,7 +261,7 @@ function whereHookGoes({ carrier, items }: Build): string {
     : 'Hang a ring on the tail loop and a hook on the ring.';
 }
 
-function ruleSource({ source, onDay }: HookRule): string {
+function ruleSource({ source, onDay }: LureRule): string {
   return `Your own entry, from ${source}, looked at on ${onDay}. The authority’s current text decides.`;
 }
 

@@ -4,7 +4,7 @@ import { DEMO_LURES } from '@/demo/scenario';
 import { findingWords, repairWords } from '../../words/finding-words';
 import { CATALOGUE } from '../parts/catalogue';
 import { partSchema, type ItemState } from '../parts/part';
-import type { HookRule } from './hook-rule';
+import type { LureRule } from './lure-rule';
 import type { Edit } from '../lure/edit';
 import { seatPart, takeOff, threadParts } from '../lure/editing';
 import type { Finding } from './finding';
@@ -12,7 +12,7 @@ import { findings, USUAL_CONTEXT } from './findings';
 import type { Lure } from '../lure/lure';
 import { placementEdits } from '../fits/placement';
 
-const SHY: HookRule = {
+const SHY: LureRule = {
   id: 'rule-1',
   place: 'Lake Hovna',
   mostHooks: 1,
@@ -22,7 +22,7 @@ const SHY: HookRule = {
   onDay: '2031-08-01',
 };
 
-const all = (lure: Lure, rules: readonly HookRule[] = []) => findings(lure, { ...USUAL_CONTEXT, rules }, CATALOGUE);
+const all = (lure: Lure, rules: readonly LureRule[] = []) => findings(lure, { ...USUAL_CONTEXT, rules }, CATALOGUE);
 const set = (lure: Lure, id: string, state: ItemState) =>
   edited(lure, { kind: 'adjust', item: itemId(id), changes: { state } });
 const put = (lure: Lure, id: string, seat: Parameters<typeof seatPart>[2]) =>
@@ -54,7 +54,7 @@ const pair = (...blades: [string, string]) =>
 const tandem = demoLure('torvane-lanes');
 
 /** A lure on which the check finds something amiss, and one like it on which it does not. */
-const CHECKS: readonly (readonly [Finding['code'], Lure, Lure, HookRule?])[] = [
+const CHECKS: readonly (readonly [Finding['code'], Lure, Lure, LureRule?])[] = [
   ['endLoop', open, sound],
   ['armTwisted', bentAt(sound, 3, { sideRad: 0.12 }), sound],
   ['armOutOfLine', bentAt(sound, 3, { sideRad: 0.045 }), sound],

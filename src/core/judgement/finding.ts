@@ -5,7 +5,7 @@ import type { Touch } from '../geometry/blade-on-head';
 import type { Clearance } from '../geometry/clearance';
 import type { Edit } from '../lure/edit';
 import type { Misfit } from '../fits/misfit';
-import type { HookRule, RuleBreach } from './hook-rule';
+import type { LureRule, RuleBreach } from './lure-rule';
 import type { RivetFixing } from '../parts/kinds/rivet';
 import type { End, ItemId } from '../lure/lure';
 import type { Carrier } from '../carriers/carrier';
@@ -113,8 +113,8 @@ export type Finding = FindingBase &
         readonly is: 'inKeeping' | 'headTooLight' | 'headTooHeavy';
       }
     | { readonly code: 'noHead' }
-    | { readonly code: 'ruleBroken'; readonly rule: HookRule; readonly breach: RuleBreach }
-    | { readonly code: 'ruleKept'; readonly rule: HookRule }
+    | { readonly code: 'ruleBroken'; readonly rule: LureRule; readonly breach: RuleBreach }
+    | { readonly code: 'ruleKept'; readonly rule: LureRule }
     | { readonly code: 'endNotFormed'; readonly end: End }
     | { readonly code: 'noTurningBlade' }
     /** A family's lure on a carrier it is never built on. */

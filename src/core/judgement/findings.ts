@@ -17,7 +17,7 @@ import { ruleFindings } from './checks/rules';
 import { softFindings } from './checks/soft';
 import { strengthFindings } from './checks/strength';
 import type { Finding, Severity } from './finding';
-import type { HookRule } from './hook-rule';
+import type { LureRule } from './lure-rule';
 import type { Edit } from '../lure/edit';
 import { layOut, type Layout } from '../geometry/layout';
 import { FIRST_CARRIER, type Build, type CarrierId, type Lure } from '../lure/lure';
@@ -28,7 +28,7 @@ export interface FindingsContext {
   /** Speed through the water the blade is checked at, m/s. */
   readonly speedMps: number;
   /** The user's own rules. */
-  readonly rules: readonly HookRule[];
+  readonly rules: readonly LureRule[];
   /** What leader and links have to carry, kg; nothing is said of their strength where it is not told. */
   readonly leastKg?: number | undefined;
   /** The lure predicted at that speed, where the caller has it already. */

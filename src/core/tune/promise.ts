@@ -12,7 +12,7 @@ import { USUAL_SOUND } from '../predict/sound';
 import type { ContactKind } from '../sound/contact';
 import type { Finding } from '../judgement/finding';
 import { findings } from '../judgement/findings';
-import type { HookRule } from '../judgement/hook-rule';
+import type { LureRule } from '../judgement/lure-rule';
 import { cardOf, LINE_SCALES, OF_SOUND, OF_TURNING, type Card } from './card';
 import { chancesOf, type ChancesOfCard } from './chance';
 import { pullingMost } from './middles';
@@ -70,7 +70,7 @@ export interface PromiseAsked {
   readonly water: Water;
   readonly speedMps: number;
   readonly wants: readonly Want[];
-  readonly rules: readonly HookRule[];
+  readonly rules: readonly LureRule[];
   readonly asked: Asked;
   /** The card of the lure as it is. */
   readonly before: Card;

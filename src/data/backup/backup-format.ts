@@ -4,10 +4,10 @@
  */
 import * as z from 'zod/mini';
 import '../../core/schema';
-import { hookRuleSchema } from '../../core/judgement/hook-rule';
+import { lureRuleSchema } from '../../core/judgement/lure-rule';
 import { LURE_VERSION } from '../../core/files/migrate';
 import type { LureHistory } from '../../core/lure/history';
-import type { HookRule } from '../../core/judgement/hook-rule';
+import type { LureRule } from '../../core/judgement/lure-rule';
 import type { Run } from '../../core/make/run';
 import type { Part } from '../../core/parts/part';
 import type { SetAside, StoredPhoto } from '../stored';
@@ -48,7 +48,7 @@ export interface BackupContents {
   readonly runs: readonly RunRecord[];
   readonly pictures: readonly StoredPhoto[];
   readonly parts: readonly Part[];
-  readonly rules: readonly HookRule[];
+  readonly rules: readonly LureRule[];
   readonly settings: Settings | null;
   readonly damaged: readonly SetAside[];
 }
@@ -108,7 +108,7 @@ export const pictureListSchema = z.strictObject({
 export const rulesFileSchema = z.strictObject({
   format: z.literal('mazurka-rules'),
   version: z.literal(1),
-  rules: z.array(hookRuleSchema).check(z.maxLength(500)),
+  rules: z.array(lureRuleSchema).check(z.maxLength(500)),
 });
 
 export const settingsFileSchema = z.strictObject({

@@ -7,7 +7,7 @@ import { migrateLure } from '../../core/files/migrate';
 import { structureProblem } from '../../core/lure/structure';
 import { readPartsFile } from '../../core/parts/parts-file';
 import { runSchema } from '../../core/make/run';
-import type { HookRule } from '../../core/judgement/hook-rule';
+import type { LureRule } from '../../core/judgement/lure-rule';
 import type { Part } from '../../core/parts/part';
 import type { SetAside, StoredPhoto } from '../stored';
 import { settingsSchema, type Settings } from '../settings';
@@ -106,7 +106,7 @@ export async function readBackup(file: Blob, onProgress: (progress: Progress) =>
     if (picture instanceof Blob) pictures.push({ ...photo, picture: picture.slice(0, picture.size, type) });
     else unreadable.push({ file: at, message: 'is not in the zip' });
   }
-  const rules: readonly HookRule[] = json(ENTRIES.rules, rulesFileSchema)?.rules ?? [];
+  const rules: readonly LureRule[] = json(ENTRIES.rules, rulesFileSchema)?.rules ?? [];
   const settings = settingsOf(json(ENTRIES.settings, settingsFileSchema)?.settings);
   return {
     ok: true,

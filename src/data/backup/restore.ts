@@ -9,7 +9,7 @@ import type { LureHistory } from '../../core/lure/history';
 import { freeId } from '../../core/lure/lure-id';
 import type { Lure } from '../../core/lure/lure';
 import { writeLureFile } from '../../core/files/lure-file';
-import type { HookRule } from '../../core/judgement/hook-rule';
+import type { LureRule } from '../../core/judgement/lure-rule';
 import type { Run } from '../../core/make/run';
 import { newBirth, type MazurkaDatabase } from '../database';
 import { shelfEntryOf, type StoredRun } from '../stored';
@@ -241,7 +241,7 @@ export function restore(
 }
 
 /** A rule that says otherwise under an id that is taken comes beside the one here. */
-async function rulesToPut(database: MazurkaDatabase, wanted: readonly HookRule[]) {
+async function rulesToPut(database: MazurkaDatabase, wanted: readonly LureRule[]) {
   const here = new Map((await database.rules.toArray()).map(({ id, rule }) => [id, rule]));
   const writes: (() => PromiseLike<unknown>)[] = [];
   for (const rule of wanted) {

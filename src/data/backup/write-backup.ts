@@ -5,7 +5,7 @@
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { writePartsFile } from '../../core/parts/parts-file';
 import { partSchema } from '../../core/parts/part';
-import { hookRuleSchema } from '../../core/judgement/hook-rule';
+import { lureRuleSchema } from '../../core/judgement/lure-rule';
 import { LURE_VERSION } from '../../core/files/migrate';
 import { runSchema } from '../../core/make/run';
 import type { MazurkaDatabase } from '../database';
@@ -118,7 +118,7 @@ export async function writeBackup(
 
   const parts = (await database.parts.toArray()).flatMap(({ part }) => partSchema.safeParse(part).data ?? []);
   if (parts.length > 0) put(ENTRIES.parts, strToU8(writePartsFile(parts)));
-  const rules = (await database.rules.toArray()).flatMap(({ rule }) => hookRuleSchema.safeParse(rule).data ?? []);
+  const rules = (await database.rules.toArray()).flatMap(({ rule }) => lureRuleSchema.safeParse(rule).data ?? []);
   if (rules.length > 0) putJson(ENTRIES.rules, { format: 'mazurka-rules', version: 1, rules });
   const settings = settingsSchema.safeParse((await database.settings.get('settings'))?.value);
   if (settings.success) putJson(ENTRIES.settings, { format: 'mazurka-settings', version: 1, settings: settings.data });

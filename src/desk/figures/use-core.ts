@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/in-water/bearing';
-import type { HookRule } from '@/core/judgement/hook-rule';
+import type { LureRule } from '@/core/judgement/lure-rule';
 import type { Mending } from '@/core/judgement/mending';
 import type { Build, Lure } from '@/core/lure/lure';
 import { lastPer } from '@/core/once';
@@ -211,7 +211,7 @@ interface MendingQuestion {
   readonly lure: Lure;
   readonly water: Water;
   readonly speedMps: number;
-  readonly rules: readonly HookRule[];
+  readonly rules: readonly LureRule[];
   readonly leastKg: number | undefined;
   readonly ownParts: readonly Part[];
 }
@@ -231,7 +231,7 @@ export function useMendings(
   lure: Lure,
   water: Water,
   speedMps: number,
-  rules: readonly HookRule[],
+  rules: readonly LureRule[],
   leastKg: number | undefined,
   ownParts: readonly Part[],
 ): Asked<MendingAnswer> {

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
 import type { BladeState } from '@/core/in-water/bearing';
-import type { HookRule } from '@/core/judgement/hook-rule';
+import type { LureRule } from '@/core/judgement/lure-rule';
 import type { Lure } from '@/core/lure/lure';
 import type { Part } from '@/core/parts/part';
 import type { Belief } from '@/core/predict/factors';
@@ -43,7 +43,7 @@ interface MovesQuestion {
   readonly bladeState: BladeState;
   readonly learnt: Belief | null;
   readonly ownParts: readonly Part[];
-  readonly rules: readonly HookRule[];
+  readonly rules: readonly LureRule[];
   readonly round: number;
 }
 

@@ -1,12 +1,13 @@
 /** The lure against the rules the user has entered. */
 import type { Edit } from '../../lure/edit';
 import { noRepairs, type Finding, type Repair } from '../finding';
-import { ruleBreaches, type HookRule, type RuleBreach } from '../hook-rule';
+import { ruleBreaches, type LureRule, type RuleBreach } from '../lure-rule';
 import { takeOff } from '../../lure/editing';
-import type { Build, ItemId } from '../../lure/lure';
+import { stateOf } from '../../lure/item-state';
+import { itemOf, type Build, type ItemId } from '../../lure/lure';
 
 /** The lure against each rule: broken or kept. */
-export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[] {
+export function ruleFindings(build: Build, rules: readonly LureRule[]): Finding[] {
   return rules.flatMap((rule): Finding[] => {
     const breaches = ruleBreaches(build, rule);
     if (breaches.length === 0) {
@@ -26,20 +27,23 @@ export function ruleFindings(build: Build, rules: readonly HookRule[]): Finding[
 
 function repairsOf(build: Build, { of, items }: RuleBreach): Repair[] {
   if (of === 'hooks') {
-    // A stinger is the hook that can go without changing the lure.
-    const stinger = items.find((id) => isStinger(build, id));
+    // A stinger is what can go without changing the lure.
+    const stinger = items.map((id) => stingerOf(build, id)).find((id) => id !== null);
     return stinger ? [{ code: 'takeOffStinger', edits: [takeOff(build, stinger)] }] : [];
   }
   if (of !== 'barbs') return [];
   const edits = items.map((item): Edit => ({
     kind: 'adjust',
     item,
-    changes: { state: { of: 'hook', pinched: true } },
+    changes: { state: { ...stateOf(itemOf(build, item), 'hook'), pinched: true } },
   }));
   return [{ code: 'pinchBarbs', count: items.length, edits }];
 }
 
-function isStinger(build: Build, id: ItemId): boolean {
-  const seat = build.items[id]?.seat;
-  return seat?.on === 'item' && build.items[seat.item]?.part.kind === 'hook';
+/** What goes with a hook that hangs on another: itself, or the link it hangs by; null for any other hook. */
+function stingerOf(build: Build, id: ItemId): ItemId | null {
+  const { seat } = itemOf(build, id);
+  if (seat.on !== 'item') return null;
+  const { kind } = itemOf(build, seat.item).part;
+  return kind === 'hook' ? id : kind === 'link' ? seat.item : null;
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type FormEvent } from 'react';
-import { hookRuleSchema, type HookRule } from '@/core/judgement/hook-rule';
+import { lureRuleSchema, type LureRule } from '@/core/judgement/lure-rule';
 import { Button } from '@/ui/Button';
 import { PutBack } from '@/ui/PutBack';
 import { Sheet } from '@/ui/Sheet';
@@ -11,15 +11,15 @@ import { putRule, removeRule } from '@/desk/own-things';
 const FIELD = 'min-h-11 rounded-md border border-line bg-panel px-2.5 text-base text-ink';
 const LABEL = 'flex flex-col gap-1 text-sm text-ink-soft';
 
-/** The user's own table of rules about hooks, with where and when each was read. */
+/** The user's own table of rules about hooks and blades, with where and when each was read. */
 export function RulesSheet({ onClose }: { readonly onClose: () => void }) {
   const rules = useDesk((state) => state.rules);
-  const [gone, setGone] = useState<HookRule | null>(null);
+  const [gone, setGone] = useState<LureRule | null>(null);
   return (
     <Sheet
       open
       onOpenChange={(open) => !open && onClose()}
-      title="Your rules about hooks"
+      title="Your rules about hooks and blades"
       description="Enter what holds where you fish, as you read it. Every lure is then checked against it. None comes with Mazurka: the authority’s current text decides."
     >
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto">
@@ -56,27 +56,29 @@ export function RulesSheet({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
-function ruleInWords({ mostHooks, mostPoints, barbless }: HookRule): string {
+function ruleInWords({ mostHooks, mostPoints, mostBlades = null, barbless }: LureRule): string {
   const said = [
     mostHooks === null ? null : `at most ${mostHooks} ${mostHooks === 1 ? 'hook' : 'hooks'}`,
     mostPoints === null ? null : mostPoints === 1 ? 'single hooks only' : `at most ${mostPoints} points on a hook`,
+    mostBlades === null ? null : `at most ${mostBlades} ${mostBlades === 1 ? 'blade' : 'blades'}`,
     barbless ? 'no barbs' : null,
   ].filter((each) => each !== null);
-  return said.length > 0 ? said.join(', ') : 'nothing about hooks';
+  return said.length > 0 ? said.join(', ') : 'nothing about hooks or blades';
 }
 
-function RuleForm({ taken }: { readonly taken: readonly HookRule[] }) {
+function RuleForm({ taken }: { readonly taken: readonly LureRule[] }) {
   const [problem, setProblem] = useState<string | null>(null);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const text = (name: string) => String(data.get(name) ?? '').trim();
     const number = (name: string) => (text(name) === '' ? null : Number(text(name)));
-    const parsed = hookRuleSchema.safeParse({
+    const parsed = lureRuleSchema.safeParse({
       id: freeRuleId(taken),
       place: text('place'),
       mostHooks: number('mostHooks'),
       mostPoints: number('mostPoints'),
+      mostBlades: number('mostBlades'),
       barbless: data.get('barbless') !== null,
       source: text('source'),
       onDay: text('onDay'),
@@ -103,6 +105,10 @@ function RuleForm({ taken }: { readonly taken: readonly HookRule[] }) {
             <option value="2">2</option>
             <option value="3">3</option>
           </select>
+        </label>
+        <label className={LABEL}>
+          Most blades on a lure
+          <input name="mostBlades" inputMode="numeric" className={FIELD} placeholder="not said" />
         </label>
       </div>
       <label className="flex min-h-11 items-center gap-2">
@@ -134,11 +140,12 @@ function RuleForm({ taken }: { readonly taken: readonly HookRule[] }) {
 const PROBLEMS: Readonly<Record<string, string>> = {
   place: 'Say which water or district it holds for.',
   mostHooks: 'Most hooks on a lure: a whole number from 0 to 20, or nothing.',
+  mostBlades: 'Most blades on a lure: a whole number from 0 to 20, or nothing.',
   source: 'Say where you read it, so that you can look again.',
   onDay: 'Give the day you read it: such texts change.',
 };
 
-function freeRuleId(taken: readonly HookRule[]): string {
+function freeRuleId(taken: readonly LureRule[]): string {
   const numbers = taken.map(({ id }) => Number(id.replace('rule-', '')));
   return `rule-${Math.max(0, ...numbers) + 1}`;
 }

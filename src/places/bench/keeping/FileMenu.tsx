@@ -52,7 +52,7 @@ export const FileMenu = memo(function FileMenu() {
             Your own parts
           </DropdownMenu.Item>
           <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('rules')}>
-            Your rules about hooks
+            Your rules about hooks and blades
           </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 h-px bg-line" />
           <DropdownMenu.Item className={MENU_ITEM} onSelect={() => openSheet('backup')}>

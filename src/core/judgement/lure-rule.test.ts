@@ -4,10 +4,11 @@ import { demoLure, edited, itemId, on, part, plainSpinner, TAIL } from '@/testin
 import { findingWords, repairWords } from '../../words/finding-words';
 import { seatPart } from '../lure/editing';
 import { findings, USUAL_CONTEXT } from './findings';
-import { hookRuleSchema, ruleBreaches, type HookRule } from './hook-rule';
-import type { Lure } from '../lure/lure';
+import { lureRuleSchema, ruleBreaches, type LureRule } from './lure-rule';
+import { stateOf } from '../lure/item-state';
+import { itemOf, type Lure } from '../lure/lure';
 
-const RULE: HookRule = {
+const RULE: LureRule = {
   id: 'rule-1',
   place: 'Lake Hovna',
   mostHooks: null,
@@ -17,7 +18,7 @@ const RULE: HookRule = {
   onDay: '2031-09-14',
 };
 
-const told = (lure: Lure, ...rules: HookRule[]) =>
+const told = (lure: Lure, ...rules: LureRule[]) =>
   findings(lure, { ...USUAL_CONTEXT, rules }).filter(({ code }) => code.startsWith('rule'));
 
 describe('hooks against the user’s own rule', () => {
@@ -32,6 +33,7 @@ describe('hooks against the user’s own rule', () => {
 
   it.each([
     ['hooks', { mostHooks: 1 }, 'More hooks than your rule for Lake Hovna allows', '2 on it, 1 allowed'],
+    ['blades', { mostBlades: 0 }, 'More blades than your rule for Lake Hovna allows', '1 on it, 0 allowed'],
     ['points', { mostPoints: 1 }, 'More points on a hook than your rule', '3 points, 1 allowed'],
     ['barbs', { barbless: true }, 'Barbed, and your rule for Lake Hovna allows no barbs', ''],
   ] as const)('names too many %s, with the number, the source and the day', (of, limit, title, figure) => {
@@ -57,6 +59,28 @@ describe('hooks against the user’s own rule', () => {
     expect(told(single, barbless).map(({ code }) => code)).toEqual(['ruleKept']);
   });
 
+  it('pinching a snelled hook leaves its snell, and a second hook behind a link is the one that can go', () => {
+    const harness = demoLure('mirrow-drift');
+    const [finding] = told(harness, { ...RULE, barbless: true });
+    const pinched = edited(harness, ...(finding?.repairs()[0]?.edits ?? []));
+    for (const {
+      id,
+      part: { kind },
+    } of Object.values(harness.build.items)) {
+      if (kind !== 'hook') continue;
+      expect(stateOf(itemOf(pinched.build, id), 'hook')).toEqual({
+        ...stateOf(itemOf(harness.build, id), 'hook'),
+        pinched: true,
+      });
+    }
+    const pair = demoLure('halvane-trail');
+    const [many] = told(pair, { ...RULE, mostHooks: 1 });
+    expect(many?.code).toBe('ruleBroken');
+    const one = edited(pair, ...(many?.repairs()[0]?.edits ?? []));
+    expect(told(one, { ...RULE, mostHooks: 1 }).map(({ code }) => code)).toEqual(['ruleKept']);
+    expect(Object.values(one.build.items).some((item) => item.part.kind === 'link')).toBe(false);
+  });
+
   it('is never broken by allowing more', () => {
     fc.assert(
       fc.property(
@@ -71,7 +95,7 @@ describe('hooks against the user’s own rule', () => {
             mostPoints: mostPoints === null ? null : Math.min(mostPoints + 1, 3),
             barbless: false,
           };
-          const breaches = (each: HookRule) => ruleBreaches(two.build, each).map(({ of }) => of);
+          const breaches = (each: LureRule) => ruleBreaches(two.build, each).map(({ of }) => of);
           expect(breaches(rule)).toEqual(expect.arrayContaining(breaches(looser)));
         },
       ),
@@ -91,7 +115,7 @@ describe('hooks against the user’s own rule', () => {
     ['whole numbers', { mostHooks: 1.5 }],
     ['an id', { id: 'first' }],
   ])('needs %s', (_, fault) => {
-    expect(hookRuleSchema.safeParse({ ...RULE, ...fault }).success).toBe(false);
-    expect(hookRuleSchema.safeParse(RULE).success).toBe(true);
+    expect(lureRuleSchema.safeParse({ ...RULE, ...fault }).success).toBe(false);
+    expect(lureRuleSchema.safeParse(RULE).success).toBe(true);
   });
 });
