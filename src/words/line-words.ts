@@ -144,7 +144,10 @@ export function lineFindingWords(finding: LineFinding, system: UnitSystem): Find
         ? { title: 'A swivel lets the line untwist', figure: '', why: 'Keep it clean: one that does not turn is none.' }
         : {
             title: 'The bait rolls and there is no swivel',
-            figure: '',
+            figure:
+              finding.rollsPerM === null
+                ? ''
+                : `about ${Math.round(finding.rollsPerM)} turns a metre, give or take half`,
             why: 'Every turn of the bait is a turn in the line. A swivel at the rod end takes it.',
           };
     default:

@@ -78,7 +78,7 @@ const WHY: Readonly<Record<Output, string>> = {
   aimOffM:
     'How far aside it comes by the time the line that is out is wound in: cast as much past what it is to meet, to the other side.',
   twistTurns:
-    'Turns put into 100 m of line: what the blade’s bearing rubs with winds it up unless a keel holds it, at most as often as the blade turns. Thin braid gives a swivel little to turn against.',
+    'Turns put into 100 m of line: what the blade’s bearing rubs with winds it up unless a keel holds it, at most as often as the blade turns. A bait that rolls adds to it. Thin braid gives a swivel little to turn against.',
   twistBehindSwivelTurns: 'The same with a free swivel between: it lets go at its own torque.',
   massKg: 'The parts as listed and the wire in it.',
   sinkingN: 'Its weight less that of the water it pushes aside.',

@@ -36,6 +36,34 @@ const FRICTION: Readonly<Record<MaterialId, number>> = {
   hair: 0.35,
   feather: 0.35,
 };
+/**
+ * Coefficient of friction of line under metal or glass, and under plastic: smooth nylon clings to plastic, a braid's weave
+ * carries water between. Trade estimates, give or take a third.
+ */
+const LINE_FRICTION: Readonly<Partial<Record<MaterialId, { readonly onHard: number; readonly onPlastic: number }>>> = {
+  nylon: { onHard: 0.2, onPlastic: 0.26 },
+  fluorocarbon: { onHard: 0.18, onPlastic: 0.22 },
+  braid: { onHard: 0.14, onPlastic: 0.16 },
+};
+const HARD: ReadonlySet<MaterialId> = new Set([
+  'brass',
+  'copper',
+  'nickelSilver',
+  'stainless',
+  'springSteel',
+  'aluminium',
+  'tungsten',
+  'zinc',
+  'glass',
+]);
+
+/** Of what turns on a wire or a line: on wire its own material decides, on line both. */
+function rubOn(carrier: MaterialId, part: MaterialId): number {
+  const line = LINE_FRICTION[carrier];
+  if (!line) return FRICTION[part];
+  return HARD.has(part) ? line.onHard : line.onPlastic;
+}
+
 /** Play below which the stack pinches the clevis, and what the pinch then costs. Trade estimates. */
 export const LEAST_PLAY_M = 0.0002;
 const PINCH_TORQUE_NM = 3e-5;
@@ -65,19 +93,23 @@ export interface OnWire {
   readonly behind: Part | null;
   /** Play left between the stack and the nose wraps, m. */
   readonly playM: number;
-  readonly wireDiameterM: number;
+  /** What it turns on: a wire or a line. */
+  readonly wire: { readonly diameterM: number; readonly material: MaterialId };
 }
 
 /** The bearing of something that turns on the wire of this layout, in a state. */
 export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'clean'): Bearing {
-  const { freeRoom, wireDiameterM } = laidWith(layout, seated.item);
+  const {
+    freeRoom,
+    carrier: { wire },
+  } = laidWith(layout, seated.item);
   const playM = freeRoom.x1M - freeRoom.x0M;
-  return bearingOn({ behind: behindOf(layout, seated.item), playM, wireDiameterM }, seated, state);
+  return bearingOn({ behind: behindOf(layout, seated.item), playM, wire }, seated, state);
 }
 
 /** The bearing of something that turns on a wire, in a state. */
 export function bearingOn(
-  { behind, playM, wireDiameterM }: OnWire,
+  { behind, playM, wire }: OnWire,
   seated: Omit<Seated, 'item'>,
   state: BladeState = 'clean',
 ): Bearing {
@@ -85,10 +117,10 @@ export function bearingOn(
   const clean: Bearing = {
     ...GOOD_CLEVIS_BEARING,
     dropM: seated.dropM,
-    friction: FRICTION[seated.part.material],
+    friction: rubOn(wire.material, seated.part.material),
     faceFriction: behind ? FRICTION[behind.material] : FRICTION.stainless,
-    wireRadiusM: wireDiameterM / 2,
-    faceRadiusM: faceRadius(seated, behind, wireDiameterM),
+    wireRadiusM: wire.diameterM / 2,
+    faceRadiusM: faceRadius(seated, behind, wire.diameterM),
     steadyTorqueNm: pinchNm,
   };
   switch (state) {

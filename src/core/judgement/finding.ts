@@ -150,7 +150,8 @@ export type Finding = FindingBase &
     | { readonly code: 'aheadOfLure'; readonly gapM: number; readonly is: 'near' | 'between' | 'far' }
     /** What the weakest of the way to the hooks carries, beside what it should. */
     | { readonly code: 'strength'; readonly carriesN: number; readonly wantedN: number }
-    | { readonly code: 'lineTwist'; readonly rolls: boolean }
+    /** How often a bait that rolls turns in a metre of way; null where none does. */
+    | { readonly code: 'lineTwist'; readonly rollsPerM: number | null }
   );
 
 /** What a bend of the wire can put right or wrong. */

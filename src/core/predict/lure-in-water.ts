@@ -10,6 +10,7 @@ import { laidWith, layOut, type Layout } from '../geometry/layout';
 import { itemOf, type Build, type ItemId } from '../lure/lure';
 import { planingAreas } from '../in-water/planing-areas';
 import { spinners, type Spinner } from '../in-water/spinners';
+import { twistingOf, type Twisting } from '../in-water/twisting';
 import { pointOn, type PlanePlace } from '../carriers/wire-path';
 import { bladeArea } from '../parts/blade-area';
 import type { Part } from '../parts/part';
@@ -26,6 +27,7 @@ export interface LureInWater {
   readonly dragsAt: readonly BladePlace[];
   readonly arm: ArmOutcome;
   readonly planing: ReturnType<typeof planingAreas>;
+  readonly twisting: Twisting;
 }
 
 export interface BladePlace {
@@ -79,6 +81,7 @@ export function lureInWater(
     }),
     arm: armOf(build, layout, bodies, rho),
     planing: planingAreas(Object.values(build.items).map(({ part }) => part)),
+    twisting: twistingOf(Object.values(build.items)),
   };
 }
 

@@ -84,7 +84,7 @@ export interface NearbyRide {
 
 /** @param near for the edge of a band: then worked out sooner, less finely; where nothing drags otherwise, its trim is kept */
 export function rideAt(
-  inWater: Pick<LureInWater, 'rho' | 'spinners' | 'dragsAt' | 'outfit' | 'arm'>,
+  inWater: Pick<LureInWater, 'rho' | 'spinners' | 'dragsAt' | 'outfit' | 'arm' | 'twisting'>,
   scaled: ScaledLure,
   outcomes: readonly (BladeOutcome | undefined)[],
   speedMps: number,
@@ -135,7 +135,12 @@ export function rideAt(
   const lean = held.outcome === 'leans' ? leanOf(keel, turningNm) : held;
   // What a keel holds does not reach the line.
   const freeNm = lean.outcome === 'leans' ? 0 : lean.outcome === 'turnsOver' ? torqueNm - lean.keelNm : torqueNm;
-  const twist = (mostNm: number) => lineTwist(Math.min(freeNm, mostNm), lineTorsion(outfit.line), bladeTurnsPerM);
+  // A bait rolls behind all that a keel holds.
+  const { roll, noseNm } = inWater.twisting;
+  const rollNm = roll ? 0.5 * rho * speedMps ** 2 * roll.torqueM3 : 0;
+  const turnsPerM = Math.max(bladeTurnsPerM, roll?.turnsPerM ?? 0);
+  const twist = (mostNm: number) =>
+    lineTwist(Math.min(freeNm + rollNm, mostNm, noseNm), lineTorsion(outfit.line), turnsPerM);
   return {
     speedMps,
     trim,

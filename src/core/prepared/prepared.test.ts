@@ -15,7 +15,8 @@ import { anyDressedLure } from '@/testing/any-lure';
 import { demoLure, itemId, part, twoPieces } from '@/testing/lures';
 import { measured, percent } from '@/testing/measured';
 import { seeded } from '@/testing/seeded';
-import { prepare, type Figures, type Swap } from './prepared';
+import type { Figures } from './figures';
+import { prepare, type Swap } from './prepared';
 
 const random = seeded(1812);
 const oneOf = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;

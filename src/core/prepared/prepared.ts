@@ -10,7 +10,6 @@ import type { Bearing } from '../hydro/blade-loads';
 import { fishingLine, USUAL_OUTFIT, type Outfit } from '../hydro/outfit';
 import { lureShape } from '../hydro/outfit-line';
 import { depthOf, type FishingLine } from '../hydro/towed-line';
-import type { Trim } from '../hydro/trim';
 import type { Water } from '../hydro/water';
 import { headDragNm, type ArmOutcome } from '../in-water/arm';
 import { bearingOn, swivelBearing } from '../in-water/bearing';
@@ -19,6 +18,7 @@ import { misfits, placeOf, type Place } from '../fits/fit';
 import type { Misfit } from '../fits/misfit';
 import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
 import { planingAreas } from '../in-water/planing-areas';
+import { twistingOf } from '../in-water/twisting';
 import { clevisSeat, threadedSeat } from '../in-water/spinners';
 import type { Refusal } from '../lure/structure';
 import { pointOn } from '../carriers/wire-path';
@@ -27,15 +27,15 @@ import { deltaTipsM } from '../geometry/seats';
 import type { Part, PartOf } from '../parts/part';
 import { AS_ESTIMATED } from '../predict/factors';
 import type { Crossings } from '../predict/crossings';
-import type { LineOutcome } from '../predict/outputs';
 import { troubleAt } from '../predict/trouble';
-import { pullOnLine, rideAt, thumpOf, type Ride } from '../predict/ride';
+import { pullOnLine, rideAt, thumpOf } from '../predict/ride';
 import type { BladePlace } from '../predict/lure-in-water';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';
-import { outcomesAt, type BladeOutcome } from '../predict/turned';
+import { outcomesAt } from '../predict/turned';
 import { crossingsStanding, keptDownTo, trimWith, turnStanding, type Hanging, type Standing } from './turning';
 import { Workshop } from './workshop';
 import { assemble, type Assembly, type Reach, type Turns } from './assembly';
+import type { Figures } from './figures';
 import { Laying, type LaidOn } from './laying';
 import { Weighing } from './weighing';
 
@@ -44,43 +44,6 @@ export interface Setting {
   readonly outfit?: Outfit;
   /** Through the water, m/s. */
   readonly speedMps: number;
-}
-
-export interface BladeFigures {
-  /** The blade's item: its station on this lure. */
-  readonly station: ItemId;
-  /** What it most likely does. */
-  readonly outcome: BladeOutcome;
-  /** The slowest water along a level axle that keeps it turning, m/s; null when none does. Worked out when asked. */
-  readonly keepsMps: () => number | null;
-}
-
-/** What a lure does at the speed it is asked for. */
-export interface Figures {
-  readonly massKg: number;
-  /** Weight in water, N; below zero for one that floats. */
-  readonly sinkingN: number;
-  /** Nose first. */
-  readonly blades: readonly BladeFigures[];
-  /** Null where a blade is outside its model: nothing that hangs on it can be said. */
-  readonly trim: Trim | null;
-  readonly line: LineOutcome;
-  /** 0 at the surface, m. */
-  readonly depthM: number;
-  /** Impulse given to the water at each stroke, of the blade that gives most, N·s. */
-  readonly thumpNs: number;
-  /** What carries its blades can be worked out: without that nothing is said of its shake. */
-  readonly isShaken: boolean;
-  /** Area it shows to the water from the side, m². */
-  readonly bulkM2: number;
-  /** The slowest speed of the lure that keeps each blade turning, m/s, nose first; null of one that turns at none. Worked out when asked. */
-  readonly keptDownToMps: () => readonly (number | null)[];
-  /** Where it falls, comes to the surface and planes; worked out when asked. */
-  readonly crossings: () => Crossings;
-  /** What of the parts put in does not go with its place. */
-  readonly misfits: readonly Misfit[];
-  /** All else of the ride, worked out when asked: shake and pulse, lean, yaw, twist; null where there is no trim. */
-  readonly ride: () => Ride | null;
 }
 
 /** One part in the place of another of its kind. */
@@ -293,7 +256,11 @@ export class Prepared {
       bulkM2: sums.sideM2.all,
       keptDownToMps: () => this.keptDownTo(standing, hanging),
       crossings,
-      ride: () => (trim ? rideAt({ ...hanging, arm }, scaled(), outcomes, speedMps, [outfit.lineOutM]) : null),
+      ride: () => {
+        if (!trim) return null;
+        const twisting = twistingOf(this.assembly.items.map((item, slot) => ({ ...item, part: parts[slot] as Part })));
+        return rideAt({ ...hanging, arm, twisting }, scaled(), outcomes, speedMps, [outfit.lineOutM]);
+      },
     };
   }
 
@@ -373,7 +340,7 @@ export class Prepared {
     const onWire = {
       behind: behind === null ? null : (parts[behind] as Part),
       playM: laid.shaftX1M - laid.stackM - laid.shaftX0M,
-      wireDiameterM: laid.carrier.wire.diameterM,
+      wire: laid.carrier.wire,
     };
     switch (part.kind) {
       case 'filmBlade':

@@ -10,7 +10,8 @@ import { spinSeats } from '../geometry/seats';
 import type { Part } from '../parts/part';
 import { lureInWater } from '../predict/lure-in-water';
 import { soundAsEstimated, USUAL_SOUND, wholeFigures } from '../predict/sound';
-import { prepare, type Figures } from './prepared';
+import type { Figures } from './figures';
+import { prepare } from './prepared';
 
 export interface Effect {
   /** Of the blade in this place, else of the first that turns; null when none does. */

@@ -5,7 +5,8 @@
 import { itemOf, type Build, type Lure } from '../lure/lure';
 import { planMake } from '../make/plan';
 import { once } from '../once';
-import { prepare, type Figures, type Prepared, type Setting } from '../prepared/prepared';
+import type { Figures } from '../prepared/figures';
+import { prepare, type Prepared, type Setting } from '../prepared/prepared';
 import { effortOf, type Effort } from './effort';
 import { OF_SOUND } from './card';
 import { middlesOf, type Middles } from './middles';

@@ -3,7 +3,8 @@ import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
 import type { Lure } from '@/core/lure/lure';
 import { lastPer, oncePer } from '@/core/once';
-import { prepare, type Figures, type Prepared } from '@/core/prepared/prepared';
+import type { Figures } from '@/core/prepared/figures';
+import { prepare, type Prepared } from '@/core/prepared/prepared';
 
 /** At which lures are first made ready; asked at another speed they keep what is known of their blades. */
 const FIRST_MPS = 0.8;

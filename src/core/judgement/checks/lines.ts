@@ -8,6 +8,7 @@ import { seatPart, threadParts } from '../../lure/editing';
 import { stateOf } from '../../lure/item-state';
 import { childrenOf, USUAL_KNOT, type Build, type Item } from '../../lure/lure';
 import type { LineCarrier } from '../../carriers/line';
+import { twistingOf } from '../../in-water/twisting';
 import type { Layout } from '../../geometry/layout';
 import type { PlacedEntry, PlacedOff } from '../../geometry/placed';
 import { holdsItself } from '../../geometry/stack';
@@ -297,6 +298,7 @@ function twist(build: Build, { nose }: LineCarrier, hooks: readonly PlacedEntry[
   const hasSwivel = atNose.some(
     ({ part }) => part.kind === 'swivel' || (part.kind === 'snap' && part.style !== 'plain'),
   );
+  const { roll } = twistingOf(Object.values(build.items));
   const roller = hooks.find(({ item }) => (item.part as Hook).rolls);
   if (!roller && !hasSwivel) return [];
   const swivels = spare.filter((part) => part.kind === 'swivel').sort((a, b) => a.massKg - b.massKg);
@@ -307,7 +309,7 @@ function twist(build: Build, { nose }: LineCarrier, hooks: readonly PlacedEntry[
       key: 'lineTwist',
       severity: hasSwivel ? 'good' : 'caution',
       items: roller ? [roller.item.id] : [],
-      rolls: roller !== undefined,
+      rollsPerM: roll && roll.turnsPerM,
       repairs: hasSwivel
         ? noRepairs
         : () =>
