@@ -3,7 +3,7 @@
  * of work and the cautions where they apply. The text shrinks until all of it stands on the page.
  */
 import { isSame } from '../core/same';
-import { wireOfCut, type CutLength } from '../core/lengths/lengths';
+import { carrierOfCut, type CutLength } from '../core/lengths/lengths';
 import { drawnShort } from '../core/geometry/drawn-short';
 import type { Layout } from '../core/geometry/layout';
 import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/lure';
@@ -12,7 +12,7 @@ import { closingChecks } from '../core/make/closing-checks';
 import type { Plan } from '../core/make/plan';
 import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
-import { CUT_WORDS, termWords } from '../words/length-words';
+import { CUT_WORDS, stretchWords, termWords } from '../words/length-words';
 import { partLine, partTitle, stateWords } from '../words/part-words';
 import { CLOSING_WORDS } from '../words/closing-words';
 import { lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
@@ -247,9 +247,11 @@ function lengthsInto(column: Column, { lure, cuts, system }: BuildSheetInput) {
   column.head('Lengths to cut');
   for (const cut of cuts) {
     const { of, item, cutM, terms } = cut;
-    const name = wireOfCut(lure.build, cut)?.name ?? (item ? partTitle(item.part) : CUT_WORDS[of]);
+    const carrier = carrierOfCut(lure.build, cut);
+    const name = carrier?.wire.name ?? (item ? partTitle(item.part) : CUT_WORDS[of]);
     const sum = terms.map((term) => `${termWords(term, system)} ${showLength(term.lengthM, system)}`).join(' + ');
-    column.row('', name, showLengthBoth(cutM, system), sum);
+    const stretch = carrier && stretchWords(carrier, system);
+    column.row('', name, showLengthBoth(cutM, system), [sum, stretch].filter((each) => each !== null).join('. '));
   }
 }
 

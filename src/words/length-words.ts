@@ -1,7 +1,9 @@
 /** The terms of a cut length in words. */
 import { never } from '../core/never';
+import type { Carrier } from '../core/carriers/carrier';
 import type { CutLength } from '../core/lengths/lengths';
 import type { LengthTerm } from '../core/carriers/length-term';
+import { HAND_PULL_N, stretchShare } from '../core/parts/stretch';
 import { degrees } from './angle-words';
 import { showLength, type UnitSystem } from '../core/units/write';
 
@@ -62,6 +64,17 @@ export function termWords(term: LengthTerm, system: UnitSystem): string {
     default:
       return never(term, 'termWords');
   }
+}
+
+/** What a line measures lying slack and drawn tight, so that one is not taken for the other; null of a wire. */
+export function stretchWords(carrier: Carrier, system: UnitSystem): string | null {
+  if (carrier.kind !== 'line') return null;
+  const share = stretchShare(carrier.wire, HAND_PULL_N);
+  if (share === null) return null;
+  const [slack, tight] = [carrier.lengthM, carrier.lengthM * (1 + share)].map((m) => showLength(m, system));
+  return slack === tight
+    ? 'Lengths are of line lying slack; drawn tight it measures the same.'
+    : `Lengths are of line lying slack. Drawn tight in the hand, ${slack} measures about ${tight}.`;
 }
 
 /** What is cut: the wire of a carrier, or its line. */

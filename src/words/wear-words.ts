@@ -118,6 +118,13 @@ export function clockWords(clock: Clock, build: Build): WearSentence {
         title: `${name}: ${percent(clock.used)} of its life`,
         why: 'Rubber perishes in sun and water: stretch it once before a trip, and tie or wire the skirt if it cracks.',
       };
+    case 'knot':
+      return {
+        title: `${name}: the knot behind it ${percent(clock.used)} of its life`,
+        why: clock.isGentle
+          ? 'Run the line through the fingers above it after each fish and tie it afresh where it is rough.'
+          : 'It is chafed by what rests on it: a small bead between makes it last about three times as long.',
+      };
     case 'bait':
       return {
         title: `${name}: ${percent(clock.used)} of its fish`,

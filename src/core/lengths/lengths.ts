@@ -10,7 +10,7 @@ import { keeperWire } from '../parts/kinds/keeper';
 import type { Link } from '../parts/kinds/link';
 import type { SoftWire } from '../parts/kinds/soft-wire';
 import type { Part } from '../parts/part';
-import { carrierRoom, type Stock } from '../carriers/carrier';
+import { carrierRoom, type Carrier } from '../carriers/carrier';
 import { stateOf } from '../lure/item-state';
 import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from '../geometry/layout';
 import { endTerms, type LengthTerm } from '../carriers/length-term';
@@ -66,9 +66,9 @@ export function carrierCut({
   return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...wraps, ...ends('tail')], id);
 }
 
-/** The wire that is cut; null for what is cut of an item. */
-export function wireOfCut(build: Build, { carrier }: CutLength): Stock | null {
-  return carrier === null ? null : (carrierWith(build, carrier)?.carrier.wire ?? null);
+/** The carrier that is cut; null for an item. */
+export function carrierOfCut(build: Build, { carrier }: CutLength): Carrier | null {
+  return carrier === null ? null : (carrierWith(build, carrier)?.carrier ?? null);
 }
 
 /** Spacers cut from tube, strips of a banded skirt, keepers and lock wires. */

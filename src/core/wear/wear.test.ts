@@ -1,6 +1,6 @@
 /** What wears out first: ordering 7 of the line tie, and the clocks. */
 import { describe, expect, it } from 'vitest';
-import { bentAt, demoLure, edited, itemId, part, plainBait, plainBuzz, plainSpinner } from '@/testing/lures';
+import { bentAt, demoLure, edited, harness, itemId, part, plainBait, plainBuzz, plainSpinner } from '@/testing/lures';
 import { measured } from '@/testing/measured';
 import { expectOrdering, type Pair } from '@/testing/ordering';
 import { seatPart } from '../lure/editing';
@@ -184,5 +184,23 @@ describe('what wears on a lure', () => {
     });
     expect(clocks).toContainEqual(expect.objectContaining({ clock: 'bait', used: 0.25 }));
     expect(clocks).toContainEqual(expect.objectContaining({ clock: 'band', used: 0.5 }));
+  });
+
+  it('a knot is spared by a small bead: chafed by a large one of glass it lasts a third of the hours; tied afresh it is new', () => {
+    const used = { ...UNUSED, hours: 6, fish: 1 };
+    const knotOf = (last: string, done = used) => {
+      const { build } = harness(['clevis-quick-2', 'bead-glow-4', last, 'hook-octopus-4']);
+      const clocks = wearOf(build, LAKE_WATER, done).clocks.filter(({ clock }) => clock === 'knot');
+      expect(clocks).toHaveLength(1);
+      return clocks[0] as Extract<(typeof clocks)[0], { clock: 'knot' }>;
+    };
+    const [small, large] = [knotOf('bead-guard-2'), knotOf('bead-glass-6-clear')];
+    expect([small.isGentle, large.isGentle]).toEqual([true, false]);
+    expect(large.used).toBeGreaterThan(2 * small.used);
+    expect(knotOf('bead-guard-2', { ...used, hours: 12 }).used).toBeGreaterThan(small.used);
+    expect(knotOf('bead-guard-2', { ...used, fish: 4 }).used).toBeGreaterThan(small.used);
+    const renewed = { [small.item]: { hours: 6, fish: 1 } };
+    expect(knotOf('bead-guard-2', { ...used, renewed }).used).toBe(0);
+    expect(wearOf(plainSpinner().build, LAKE_WATER, used).clocks.some(({ clock }) => clock === 'knot')).toBe(false);
   });
 });

@@ -4,10 +4,12 @@
  */
 import { isTie } from '../carriers/bent-wire';
 import type { Water } from '../hydro/water';
+import { holdsItself } from '../geometry/stack';
 import type { Edit } from '../lure/edit';
 import { stateOf } from '../lure/item-state';
 import {
   childrenOf,
+  itemOf,
   spotOf,
   UNUSED,
   type Build,
@@ -17,6 +19,7 @@ import {
   type Used,
 } from '../lure/lure';
 import { carriersOf } from '../lure/strung';
+import { isGentleToKnot } from '../parts/knots';
 import type { SwivelCondition } from '../parts/kinds/swivel';
 import { stallSpeeds } from '../predict/stalls';
 import { wornIn } from '../sound/drive';
@@ -60,6 +63,14 @@ export type Clock =
     }
   /** A rubber band, of its life. */
   | { readonly clock: 'band'; readonly item: ItemId; readonly used: number; readonly edits: readonly Edit[] }
+  /** A knot or a snell of line that this item rests on, of its life: chafed by the hour, strained by fish. */
+  | {
+      readonly clock: 'knot';
+      readonly item: ItemId;
+      readonly used: number;
+      readonly isGentle: boolean;
+      readonly edits: readonly Edit[];
+    }
   /** Soft bait, of the fish it takes. */
   | { readonly clock: 'bait'; readonly item: ItemId; readonly used: number; readonly edits: readonly Edit[] };
 
@@ -78,6 +89,11 @@ const RUSTY_AFTER_H = 80;
 const BAND_LASTS_H = 60;
 /** Fish that a soft bait takes before it slides down. Trade estimate. */
 const BAIT_LASTS_FISH = 4;
+
+/** How long line lasts in a knot that a gentle bead rests on, and one that is chafed, h. Trade estimates. */
+const KNOT_LASTS_H = { gentle: 25, chafed: 8 } as const;
+/** Fish after which a knot is tied afresh. Trade estimate. */
+const KNOT_LASTS_FISH = 6;
 
 /** What is worn of a lure after so many hours and fish, as it stands. */
 export function wearOf(build: Build, water: Water, used: Used): Wear {
@@ -132,7 +148,7 @@ function tieWear(build: Build, { fish, straightened }: Used): TieWear | null {
 
 /** Whether anything on it has a clock, however new it is. */
 export function hasClocks(build: Build): boolean {
-  return Object.values(build.items).some(wears);
+  return Object.values(build.items).some(wears) || onKnots(build).length > 0;
 }
 
 function wears(item: Item): boolean {
@@ -146,13 +162,44 @@ function wears(item: Item): boolean {
   }
 }
 
+/** What rests on a snell or on the knot at the end of a line. */
+function onKnots(build: Build): Item[] {
+  return carriersOf(build).flatMap(({ carrier, strand }) => {
+    if (carrier.kind !== 'line') return [];
+    return strand.flatMap(({ item: id }, index) => {
+      const item = itemOf(build, id);
+      const behind = strand[index + 1];
+      const isOnKnot = behind ? itemOf(build, behind.item).part.kind === 'hook' : carrier.tail.form === 'knot';
+      return isOnKnot && holdsItself(item) === null ? [item] : [];
+    });
+  });
+}
+
+/** Since it was last renewed. */
+function since({ hours, fish, renewed }: Used, id: ItemId): { readonly hours: number; readonly fish: number } {
+  const { hours: hoursBefore, fish: fishBefore } = renewed?.[id] ?? UNUSED;
+  return { hours: Math.max(0, hours - hoursBefore), fish: Math.max(0, fish - fishBefore) };
+}
+
+function knotClocks(build: Build, used: Used): Clock[] {
+  return onKnots(build).map(({ id, part }) => {
+    const { hours, fish } = since(used, id);
+    const isGentle = isGentleToKnot(part);
+    const lastsH = KNOT_LASTS_H[isGentle ? 'gentle' : 'chafed'];
+    return { clock: 'knot', item: id, isGentle, used: hours / lastsH + fish / KNOT_LASTS_FISH, edits: [] };
+  });
+}
+
 function clocksOf(build: Build, water: Water, used: Used): Clock[] {
+  return [...knotClocks(build, used), ...itemClocks(build, water, used)];
+}
+
+function itemClocks(build: Build, water: Water, used: Used): Clock[] {
   return Object.values(build.items)
     .filter(wears)
     .flatMap((item): Clock[] => {
       const { id, part } = item;
-      const { hours: hoursBefore, fish: fishBefore } = used.renewed?.[id] ?? UNUSED;
-      const [hours, fish] = [Math.max(0, used.hours - hoursBefore), Math.max(0, used.fish - fishBefore)];
+      const { hours, fish } = since(used, id);
       const mended = (state: NonNullable<typeof item.state>): Edit[] => [
         { kind: 'adjust', item: id, changes: { state } },
       ];

@@ -2,6 +2,7 @@
 import type { Bait } from '../../parts/kinds/bait';
 import { USUAL_SNELL, type Hook, type Snell } from '../../parts/kinds/hook';
 import { isBored } from '../../parts/bored';
+import { isGentleToKnot, SMALL_BEAD_M } from '../../parts/knots';
 import type { ItemState, Part } from '../../parts/part';
 import type { Edit } from '../../lure/edit';
 import { seatPart, threadParts } from '../../lure/editing';
@@ -56,8 +57,6 @@ function tooShort(carrier: LineCarrier, { stackM, shaft }: Layout): Finding[] {
   ];
 }
 
-/** A bead no larger than this, or of plastic, is gentle to the knot it rests on, m. Trade estimate. */
-const SMALL_BEAD_M = 0.003;
 /** A knot is about three lines thick. Trade estimate. */
 const KNOT_DIAMETERS = 3;
 
@@ -92,7 +91,7 @@ function atKnot(
           },
         ]
       : [];
-  const isGentle = part.kind === 'bead' && (part.diameterM <= SMALL_BEAD_M || part.material === 'plastic');
+  const isGentle = isGentleToKnot(part);
   return [
     ...over,
     {

@@ -1,13 +1,13 @@
 'use client';
 
-import { wireOfCut, type CutLength } from '@/core/lengths/lengths';
+import { carrierOfCut, type CutLength } from '@/core/lengths/lengths';
 import type { LengthTerm } from '@/core/carriers/length-term';
 import type { Build } from '@/core/lure/lure';
 import { showLength, type UnitSystem } from '@/core/units/write';
 import { Fold } from '@/ui/Fold';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { CUTTING_WIRE, SHRINKING_TUBE } from '@/words/caution-words';
-import { cutName, termWords } from '@/words/length-words';
+import { cutName, stretchWords, termWords } from '@/words/length-words';
 
 export interface LengthsPanelProps {
   readonly cuts: readonly CutLength[];
@@ -20,7 +20,9 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
   return (
     <Fold title="Lengths to cut" gist={<Gist cuts={cuts} build={build} system={system} />}>
       {cuts.map((cut) => {
-        const wire = wireOfCut(build, cut);
+        const carrier = carrierOfCut(build, cut);
+        const wire = carrier?.wire;
+        const stretch = carrier && stretchWords(carrier, system);
         return (
           <div key={cut.item?.id ?? cut.carrier} className="flex flex-col gap-1.5">
             <p className="flex items-baseline justify-between gap-2">
@@ -34,6 +36,7 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
               </span>
             </p>
             <Bar cut={cut} />
+            {stretch !== null && <p className="text-sm text-ink-soft">{stretch}</p>}
             {wire?.kind !== 'line' && CUT_CAUTIONS[cut.of] && (
               <p className="flex gap-1.5 text-sm text-ink-soft">
                 <TriangleAlert aria-hidden size={16} className="mt-0.5 shrink-0 text-caution" />
@@ -72,7 +75,7 @@ function Gist({ cuts, build, system }: LengthsPanelProps) {
   if (!first) return 'nothing to cut';
   return (
     <>
-      {cutName(first, wireOfCut(build, first)?.kind === 'line')}{' '}
+      {cutName(first, carrierOfCut(build, first)?.kind === 'line')}{' '}
       <span className="measure">{showLength(first.cutM, system)}</span>
       {others.length > 0 && `, and ${others.length} more`}
     </>
