@@ -1,6 +1,7 @@
 /** The findings of the open lure and its lengths to cut: it loads once the drawing is painted, with the catalogue repairs reach for. */
 import { lastPer } from '@/core/once';
 import { CATALOGUE } from '@/core/parts/catalogue';
+import type { Outfit } from '@/core/hydro/outfit';
 import type { Water } from '@/core/hydro/water';
 import type { Finding } from '@/core/judgement/finding';
 import { findings } from '@/core/judgement/findings';
@@ -21,9 +22,14 @@ export const findingsAndCuts = lastPer(
     speedMps: number,
     water: Water,
     rules: readonly LureRule[],
-    leastKg: number | undefined,
+    outfit: Outfit,
+    bottomM: number,
   ): FindingsAndCuts => ({
-    findings: findings(lure, { water, speedMps, rules, leastKg, prediction }, CATALOGUE),
+    findings: findings(
+      lure,
+      { water, speedMps, rules, leastKg: outfit.leastKg, over: { outfit, bottomM }, prediction },
+      CATALOGUE,
+    ),
     cuts: cutLengths(lure.build),
   }),
 );

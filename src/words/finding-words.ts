@@ -222,6 +222,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'sawsLine':
     case 'stopHolds':
     case 'lineTwist':
+    case 'sinkerReach':
     case 'strength':
     case 'aheadOfLure':
       return lineFindingWords(finding, system);
@@ -331,6 +332,7 @@ export const NO_REPAIR_WORDS: Readonly<Record<NoRepairReason, string>> = {
   yourRule: 'Your own rule: what goes is yours to say.',
   anotherKind: 'A lure of this kind stands on another wire: start it anew.',
   noneAtHand: 'No part at hand and no bend that was tried mends it without harm elsewhere.',
+  onTheWater: 'It is not the lure’s: change the sinker, the line out or the speed, under Line, rod and how it rides.',
 };
 
 const CONTACT_WORDS = {

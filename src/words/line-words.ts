@@ -1,7 +1,7 @@
 /** What there is to say of lines, snells, bait and what rests on a knot. */
 import { never } from '../core/never';
 import type { Finding } from '../core/judgement/finding';
-import { showLength, showStrength, type UnitSystem } from '../core/units/write';
+import { showDepth, showLength, showMass, showStrength, type UnitSystem } from '../core/units/write';
 import type { FindingWords } from './bait-words';
 
 type LineCode =
@@ -16,6 +16,7 @@ type LineCode =
   | 'sawsLine'
   | 'stopHolds'
   | 'lineTwist'
+  | 'sinkerReach'
   | 'strength'
   | 'aheadOfLure';
 type LineFinding = Extract<Finding, { code: LineCode }>;
@@ -150,6 +151,26 @@ export function lineFindingWords(finding: LineFinding, system: UnitSystem): Find
                 : `about ${Math.round(finding.rollsPerM)} turns a metre, give or take half`,
             why: 'Every turn of the bait is a turn in the line. A swivel at the rod end takes it.',
           };
+    case 'sinkerReach': {
+      const depth = (m: number) => showDepth(m, system);
+      const { isOnBottom, neededKg, neededLineM, bottomM } = finding;
+      const over = depth(finding.lureOverBottomM);
+      const wanted = [
+        neededKg === null ? null : `about ${showMass(neededKg, system)}`,
+        neededLineM === null ? null : `${depth(neededLineM)} of line out`,
+      ].filter((each) => each !== null);
+      const would =
+        wanted.length > 0
+          ? `At this speed ${wanted.join(', or ')} would bring it down.`
+          : 'Neither a heavier one nor more line brings it down at this speed: go slower.';
+      return {
+        title: isOnBottom ? 'The sinker keeps to the bottom' : 'The sinker runs over the bottom',
+        figure: `${isOnBottom ? '' : `sinker at ${depth(finding.sinkerDepthM)} of ${depth(bottomM)}, `}lure ${over} over it`,
+        why: isOnBottom
+          ? 'At the speed it is checked at, current counted in. Faster, it lifts.'
+          : `${would} The speed is through the water, so a drift with the stream needs less.`,
+      };
+    }
     default:
       return never(finding, 'lineFindingWords');
   }

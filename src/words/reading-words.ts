@@ -1,15 +1,14 @@
 /** What was measured of a lure, and what came of it, in words. */
 import type { Reading } from '../core/lure/reading';
 import type { Unused } from '../core/predict/readings';
-import { decimalText, inUnit, type UnitSystem } from '../core/units/write';
+import { decimalText, inUnit, showDepth, type UnitSystem } from '../core/units/write';
 import { UNITS } from '../core/units/quantity';
 import type { SpeedUnit } from './spin-words';
 
 /** `6.2 turns/s at 0.66 m/s`. */
 export function readingWords(reading: Reading, system: UnitSystem, unit: SpeedUnit): string {
   const at = (mps: number) => `at ${decimalText(inUnit(mps, unit), 2)} ${UNITS[unit].symbol}`;
-  const metres = (m: number) =>
-    system === 'metric' ? `${decimalText(m, 2)} m` : `${decimalText(inUnit(m, 'ft'), 1)} ft`;
+  const metres = (m: number) => showDepth(m, system);
   switch (reading.kind) {
     case 'rate':
       return `${decimalText(reading.rateHz, 1)} turns/s ${at(reading.speedMps)}`;

@@ -1,7 +1,7 @@
 /** The line of an outfit, through a sinker where one is ahead of the lure. */
 import { densityOf } from '../parts/material';
 import type { Outfit } from './outfit';
-import { aboveSinker, pullAbove, rigShapes, type Rig, type Sinker } from './sinker-line';
+import { aboveSinker, pullAbove, rigShapes, type Rig, type RigShape, type Sinker } from './sinker-line';
 import {
   lineCurve,
   lineShape,
@@ -16,8 +16,29 @@ import {
 /** The least line above a sinker, m. */
 const LEAST_ABOVE_M = 0.3;
 
-function sinkerOf({ massKg, metal }: NonNullable<Outfit['sinker']>): Sinker {
-  return { massKg, densityKgM3: densityOf(metal) };
+function sinkerOf({ massKg, metal, style, dropperM }: NonNullable<Outfit['sinker']>): Sinker {
+  return {
+    massKg,
+    densityKgM3: densityOf(metal),
+    ...(style === undefined ? {} : { style }),
+    ...(dropperM === undefined ? {} : { dropperM }),
+  };
+}
+
+/** Where sinker and lure run with each of these lengths out, from the rod's tip to the lure, over a bottom, m. The leader is of the same line. */
+export function rigsOver(
+  line: FishingLine,
+  sinker: NonNullable<Outfit['sinker']>,
+  pull: LinePull,
+  setting: LineSetting,
+  lengthsOutM: readonly number[],
+  bottomM = Infinity,
+  steps?: number,
+): RigShape[] {
+  const { leaderM } = sinker;
+  const rig: Rig = { line, leader: line, leaderM, sinker: sinkerOf(sinker), bait: pull };
+  const above = lengthsOutM.map((lengthM) => Math.max(LEAST_ABOVE_M, lengthM - leaderM));
+  return rigShapes(rig, setting, above, bottomM, steps);
 }
 
 /** What pulls the line above the sinker, the leader's own weight and drag left out; without one the lure's own pull. */
@@ -31,7 +52,7 @@ export function slopeWithSinker(outfit: Outfit, pull: LinePull, setting: LineSet
   return Math.max(0, Math.atan2(downN, aftN));
 }
 
-/** Where the lure runs with each of these lengths out, from the rod's tip to the lure, m. The leader is of the same line. */
+/** Where the lure runs with each of these lengths out, from the rod's tip to the lure, m. */
 export function lureShapes(
   line: FishingLine,
   { sinker }: Outfit,
@@ -41,10 +62,7 @@ export function lureShapes(
   steps?: number,
 ): LineShape[] {
   if (!sinker) return lineShapes(line, pull, setting, lengthsOutM, steps);
-  const { leaderM } = sinker;
-  const rig: Rig = { line, leader: line, leaderM, sinker: sinkerOf(sinker), bait: pull };
-  const above = lengthsOutM.map((lengthM) => Math.max(LEAST_ABOVE_M, lengthM - leaderM));
-  return rigShapes(rig, setting, above, Infinity, steps).map((shape) =>
+  return rigsOver(line, sinker, pull, setting, lengthsOutM, Infinity, steps).map((shape) =>
     shape.outcome === 'sinks'
       ? { outcome: 'sinks', depthM: shape.baitDepthM, inWaterM: shape.inWaterM, tipPullN: shape.tipPullN }
       : shape,

@@ -1,6 +1,7 @@
 /** Rod, reel and line, as far as the water feels them. */
 import * as z from 'zod/mini';
 import '../schema';
+import { SINKER_STYLES } from './sinker-line';
 import type { FishingLine } from './towed-line';
 
 export const LINE_KINDS = ['braid', 'nylon', 'fluorocarbon'] as const;
@@ -14,6 +15,7 @@ export const OUTFIT_RANGES = {
   lineOutM: { minSi: 0.5, maxSi: 300 },
   sinkerKg: { minSi: 0.0005, maxSi: 0.5 },
   leaderM: { minSi: 0.02, maxSi: 6 },
+  dropperM: { minSi: 0.02, maxSi: 2 },
   leastKg: { minSi: 0.1, maxSi: 60 },
 } as const;
 
@@ -36,6 +38,10 @@ export const outfitSchema = z.strictObject({
     z.strictObject({
       massKg: within(OUTFIT_RANGES.sinkerKg),
       metal: z.enum(SINKER_METALS),
+      /** How it sits on the line; a ball that slides where it is not told. */
+      style: z.optional(z.enum(SINKER_STYLES)),
+      /** Of the arm of a three-way that it hangs on, m; absent where it hangs on none. */
+      dropperM: z.optional(within(OUTFIT_RANGES.dropperM)),
       /** From it to the front of the lure, m. */
       leaderM: within(OUTFIT_RANGES.leaderM),
     }),

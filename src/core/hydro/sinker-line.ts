@@ -7,16 +7,36 @@
  * drag and its weight in water come to the pull, and the line above it is towed by both. So the bait stands as high over its
  * sinker as the leader alone decides, however much line is out.
  *
+ * A walking sinker stands on its foot, and one on the arm of a three-way hangs below: the line above ends over it. Such an arm of
+ * length b stands aslant as its sinker is pulled, so over it by  b W/√(W² + D²), W its weight in water, D its drag.
+ *
  * By the classical Runge–Kutta rule on steps that grow with their number, s_i = S(i/N)². Drag of a sinker: of a sphere of its
  * volume, C_d 0.45 (S. F. Hoerner, Fluid-Dynamic Drag, 3-8, below the drag crisis, here at Re 5e3 to 5e4); a bullet drawn nose
- * first has less, a walking sinker more: trade estimate, give or take a third.
+ * first has less, a walking sinker more: trade estimates, give or take a third.
  */
 import { cylinderDrag, lineShapes, lineWeight, type FishingLine, type LinePull, type LineSetting } from './towed-line';
 import { GRAVITY_MPS2 } from './water';
 
+/** How sinkers sit on a line: a ball or egg and a bullet slide, a split shot is pinched on, a walking sinker stands on a foot. */
+export const SINKER_STYLES = ['ball', 'bullet', 'splitShot', 'walking', 'threeWay'] as const;
+export type SinkerStyle = (typeof SINKER_STYLES)[number];
+
+/** Drag over that of a ball of its volume, and how far the line runs over its foot as it stands, m. Trade estimates. */
+const FORMS: Readonly<Record<SinkerStyle, { readonly drag: number; readonly standsM: number }>> = {
+  ball: { drag: 1, standsM: 0 },
+  bullet: { drag: 0.6, standsM: 0 },
+  splitShot: { drag: 1.2, standsM: 0 },
+  walking: { drag: 1.8, standsM: 0.03 },
+  threeWay: { drag: 1, standsM: 0 },
+};
+
 export interface Sinker {
   readonly massKg: number;
   readonly densityKgM3: number;
+  /** A ball where it is not told. */
+  readonly style?: SinkerStyle;
+  /** Of the arm it hangs on, m. */
+  readonly dropperM?: number;
 }
 
 export interface Rig {
@@ -52,13 +72,23 @@ const SPHERE_DRAG = 0.45;
 const STEPS = 160;
 
 /** What a sinker adds to the pull, N. */
-export function sinkerPull({ massKg, densityKgM3 }: Sinker, { waterDensityKgM3, speedMps }: LineSetting): LinePull {
+export function sinkerPull(
+  { massKg, densityKgM3, style = 'ball' }: Sinker,
+  { waterDensityKgM3, speedMps }: LineSetting,
+): LinePull {
   const volumeM3 = massKg / densityKgM3;
   const faceM2 = Math.PI * Math.cbrt((3 * volumeM3) / (4 * Math.PI)) ** 2;
   return {
-    aftN: 0.5 * waterDensityKgM3 * speedMps ** 2 * SPHERE_DRAG * faceM2,
+    aftN: 0.5 * waterDensityKgM3 * speedMps ** 2 * SPHERE_DRAG * FORMS[style].drag * faceM2,
     downN: (massKg - waterDensityKgM3 * volumeM3) * GRAVITY_MPS2,
   };
+}
+
+/** How far the line ends over the sinker's lowest, m. */
+function overSinker(sinker: Sinker, setting: LineSetting): number {
+  const { style = 'ball', dropperM = 0 } = sinker;
+  const { aftN, downN } = sinkerPull(sinker, setting);
+  return FORMS[style].standsM + (dropperM * Math.max(downN, 0)) / Math.max(Math.hypot(aftN, downN), 1e-12);
 }
 
 /** The pull at the sinker's end of the leader, and how far that end is above the bait. */
@@ -112,10 +142,11 @@ export function rigShapes(
   steps?: number,
 ): RigShape[] {
   const { pull, gainM } = aboveSinker(leader, sinker, leaderM, bait, setting);
+  const overM = overSinker(sinker, setting);
   return lineShapes(line, pull, setting, lengthsOutM, steps).map((shape): RigShape => {
     if (shape.outcome !== 'sinks') return shape;
-    const sinkerDepthM = Math.min(bottomM, shape.depthM);
-    const baitDepthM = Math.min(bottomM, Math.max(0, sinkerDepthM + gainM));
+    const sinkerDepthM = Math.min(bottomM, shape.depthM + overM);
+    const baitDepthM = Math.min(bottomM, Math.max(0, sinkerDepthM - overM + gainM));
     return {
       outcome: 'sinks',
       sinkerDepthM,
@@ -123,7 +154,7 @@ export function rigShapes(
       baitOverSinkerM: sinkerDepthM - baitDepthM,
       inWaterM: shape.inWaterM,
       tipPullN: shape.tipPullN,
-      isOnBottom: shape.depthM >= bottomM,
+      isOnBottom: shape.depthM + overM >= bottomM,
     };
   });
 }

@@ -150,6 +150,17 @@ export type Finding = FindingBase &
     | { readonly code: 'aheadOfLure'; readonly gapM: number; readonly is: 'near' | 'between' | 'far' }
     /** What the weakest of the way to the hooks carries, beside what it should. */
     | { readonly code: 'strength'; readonly carriesN: number; readonly wantedN: number }
+    /** A sinker ahead of the lure, over the bottom; what would bring it there, null where it is there or nothing would. */
+    | {
+        readonly code: 'sinkerReach';
+        readonly bottomM: number;
+        readonly speedMps: number;
+        readonly isOnBottom: boolean;
+        readonly sinkerDepthM: number;
+        readonly lureOverBottomM: number;
+        readonly neededKg: number | null;
+        readonly neededLineM: number | null;
+      }
     /** How often a bait that rolls turns in a metre of way; null where none does. */
     | { readonly code: 'lineTwist'; readonly rollsPerM: number | null }
   );

@@ -14,6 +14,7 @@ import { fittingFindings } from './checks/fittings';
 import { lineFindings } from './checks/lines';
 import { measureFindings } from './checks/measures';
 import { ruleFindings } from './checks/rules';
+import { sinkerFindings, type FishedOver } from './checks/sinkers';
 import { softFindings } from './checks/soft';
 import { strengthFindings } from './checks/strength';
 import type { Finding, Severity } from './finding';
@@ -31,6 +32,8 @@ export interface FindingsContext {
   readonly rules: readonly LureRule[];
   /** What leader and links have to carry, kg; nothing is said of their strength where it is not told. */
   readonly leastKg?: number | undefined;
+  /** With what and over how much water it is fished; of a sinker nothing is said where it is not told. */
+  readonly over?: FishedOver;
   /** The lure predicted at that speed, where the caller has it already. */
   readonly prediction?: SpinPrediction;
 }
@@ -59,6 +62,7 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
     ...buzzFindings(lure, layout),
     ...softFindings(lure.build, layout),
     ...strengthFindings(lure.build, context.leastKg ?? null, spare),
+    ...(context.over ? sinkerFindings(lure.build, context.water, context.speedMps, context.over) : []),
     ...ruleFindings(lure.build, context.rules),
     ...familyFindings(lure, layout),
   ].sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));

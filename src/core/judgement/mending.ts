@@ -22,7 +22,7 @@ import type { Finding, Repair } from './finding';
 import { findings, type FindingsContext } from './findings';
 
 /** Why nothing is offered. */
-export type NoRepairReason = 'measureAgain' | 'yourRule' | 'anotherKind' | 'noneAtHand';
+export type NoRepairReason = 'measureAgain' | 'yourRule' | 'anotherKind' | 'onTheWater' | 'noneAtHand';
 
 export interface Mending {
   readonly repairs: readonly Repair[];
@@ -51,7 +51,7 @@ function mendingOf(
   lure: Lure,
   finding: Finding,
   before: readonly Finding[],
-  { water, speedMps, rules, leastKg }: FindingsContext,
+  { prediction: _, ...context }: FindingsContext,
   spare: readonly Part[],
 ): Mending {
   const tried = [...finding.repairs(), ...moreRepairs(lure, finding, spare)].slice(0, MOST_TRIED);
@@ -62,7 +62,7 @@ function mendingOf(
     const done = applyEdits(lure, repair.edits);
     if (!done.ok || bendsThroughSomething(lure, done.lure)) continue;
     // At the same speed, but of the lure as it would be.
-    const after = openOf(findings(done.lure, { water, speedMps, rules, leastKg }, spare));
+    const after = openOf(findings(done.lure, context, spare));
     const newFault = after.some(
       ({ key, severity }) =>
         severity === 'fault' && !before.some((each) => each.key === key && each.severity === 'fault'),
@@ -82,6 +82,8 @@ function reasonOf({ code }: Finding): NoRepairReason {
       return 'yourRule';
     case 'wrongWire':
       return 'anotherKind';
+    case 'sinkerReach':
+      return 'onTheWater';
     default:
       return 'noneAtHand';
   }

@@ -85,6 +85,11 @@ export function showLength(lengthM: number, system: UnitSystem): string {
   return `${Math.abs(inches) < THIN_TO_IN ? text.replace(/^(-?)0\./, '$1.') : text} in`;
 }
 
+/** A depth, or line out: metres to the centimetre, or feet to a tenth. */
+export function showDepth(depthM: number, system: UnitSystem): string {
+  return system === 'metric' ? `${decimalText(depthM, 2)} m` : `${decimalText(inUnit(depthM, 'ft'), 1)} ft`;
+}
+
 /** The same length in both systems, the user's own first: `4.2 mm (0.17 in)`. */
 export function showLengthBoth(lengthM: number, system: UnitSystem): string {
   const other = system === 'metric' ? 'trade' : 'metric';

@@ -4,7 +4,7 @@ import { Fragment, useState } from 'react';
 import { LINE_KINDS, LINE_SWIVELS, OUTFIT_RANGES, type LineKind, type Outfit } from '@/core/hydro/outfit';
 import { WATERS_BY_SALT } from '@/words/water-words';
 import type { Lure } from '@/core/lure/lure';
-import { decimalText, inUnit, type UnitSystem } from '@/core/units/write';
+import { decimalText, showDepth, type UnitSystem } from '@/core/units/write';
 import { latePart } from '@/ui/late-part';
 import { Button } from '@/ui/Button';
 import { QuantityField } from '@/ui/QuantityField';
@@ -84,7 +84,7 @@ export function RideSheet({ lure, onClose }: RideSheetProps) {
               </figure>
               <p className="text-sm text-ink-soft">
                 {path.hung ? 'It hangs on its line before the countdown is over. ' : ''}
-                Deepest {depthText(path.deepestM, system)}. The dashed line is the depth it runs at towed with that much
+                Deepest {showDepth(path.deepestM, system)}. The dashed line is the depth it runs at towed with that much
                 out.
               </p>
             </>
@@ -333,8 +333,4 @@ function CountdownField({ seconds }: { readonly seconds: number }) {
       )}
     </div>
   );
-}
-
-function depthText(depthM: number, system: UnitSystem): string {
-  return system === 'metric' ? `${decimalText(depthM, 2)} m` : `${decimalText(inUnit(depthM, 'ft'), 1)} ft`;
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { OUTFIT_RANGES, SINKER_METALS, type Outfit } from '@/core/hydro/outfit';
+import { SINKER_STYLES, type SinkerStyle } from '@/core/hydro/sinker-line';
 import { MATERIALS } from '@/core/parts/material';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
@@ -11,6 +12,20 @@ import { LEAD } from '@/words/caution-words';
 type Sinker = NonNullable<Outfit['sinker']>;
 
 const USUAL: Sinker = { massKg: 0.014, metal: 'tungsten', leaderM: 0.1 };
+
+const STYLE_NAMES: Readonly<Record<SinkerStyle, string>> = {
+  ball: 'ball or egg, sliding',
+  bullet: 'bullet, sliding',
+  splitShot: 'split shot, pinched on',
+  walking: 'walking, on its foot',
+  threeWay: 'on the arm of a three-way',
+};
+const USUAL_DROPPER_M = 0.3;
+
+/** Only a three-way has an arm. */
+function styled({ massKg, metal, leaderM, dropperM = USUAL_DROPPER_M }: Sinker, style: SinkerStyle): Sinker {
+  return { massKg, metal, leaderM, style, ...(style === 'threeWay' ? { dropperM } : {}) };
+}
 
 export interface SinkerFieldsProps {
   readonly sinker: Sinker | undefined;
@@ -29,6 +44,7 @@ export function SinkerFields({ sinker, system, set }: SinkerFieldsProps) {
       </div>
     );
   }
+  const { style = 'ball' } = sinker;
   return (
     <section aria-label="Sinker ahead of the lure" className="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <QuantityField
@@ -45,6 +61,22 @@ export function SinkerFields({ sinker, system, set }: SinkerFieldsProps) {
         options={SINKER_METALS.map((value) => ({ value, name: MATERIALS[value].name }))}
         onChange={(metal) => set({ ...sinker, metal })}
       />
+      <SelectField
+        label="How it sits on the line"
+        value={style}
+        options={SINKER_STYLES.map((value) => ({ value, name: STYLE_NAMES[value] }))}
+        onChange={(next) => set(styled(sinker, next))}
+      />
+      {style === 'threeWay' && (
+        <QuantityField
+          label="Arm it hangs on"
+          kind="length"
+          si={sinker.dropperM ?? USUAL_DROPPER_M}
+          unit={isMetric ? 'm' : 'ft'}
+          {...OUTFIT_RANGES.dropperM}
+          onCommit={(dropperM) => set({ ...sinker, dropperM })}
+        />
+      )}
       <QuantityField
         label="From it to the lure"
         kind="length"

@@ -212,7 +212,8 @@ interface MendingQuestion {
   readonly water: Water;
   readonly speedMps: number;
   readonly rules: readonly LureRule[];
-  readonly leastKg: number | undefined;
+  readonly outfit: Outfit;
+  readonly bottomM: number;
   readonly ownParts: readonly Part[];
 }
 
@@ -221,9 +222,13 @@ export interface MendingAnswer {
   readonly mendings: Readonly<Record<string, Mending>>;
 }
 
-const askMendings = async ({ lure, ownParts, ...context }: MendingQuestion): Promise<MendingAnswer> => ({
+const askMendings = async ({ lure, ownParts, outfit, bottomM, ...asked }: MendingQuestion): Promise<MendingAnswer> => ({
   lure,
-  mendings: await askCore('mendings', [lure, context, ownParts]),
+  mendings: await askCore('mendings', [
+    lure,
+    { ...asked, leastKg: outfit.leastKg, over: { outfit, bottomM } },
+    ownParts,
+  ]),
 });
 
 /** What would mend each open finding of a lure, tried on copies of it. */
@@ -232,12 +237,13 @@ export function useMendings(
   water: Water,
   speedMps: number,
   rules: readonly LureRule[],
-  leastKg: number | undefined,
+  outfit: Outfit,
+  bottomM: number,
   ownParts: readonly Part[],
 ): Asked<MendingAnswer> {
   const question = useMemo(
-    () => ({ lure, water, speedMps, rules, leastKg, ownParts }),
-    [lure, water, speedMps, rules, leastKg, ownParts],
+    () => ({ lure, water, speedMps, rules, outfit, bottomM, ownParts }),
+    [lure, water, speedMps, rules, outfit, bottomM, ownParts],
   );
   return useCore(askMendings, question);
 }

@@ -231,10 +231,12 @@ function useAround(history: LureHistory, prediction: SpinPrediction, speedMps: n
   const picked = useDesk((state) => state.picked);
   const rules = useDesk((state) => state.rules);
   const water = useDesk((state) => state.settings.water);
-  const leastKg = useDesk((state) => state.settings.outfit.leastKg);
+  const outfit = useDesk((state) => state.settings.outfit);
+  const bottomM = useDesk((state) => state.settings.tank.bottomM);
   const [leg, setLeg] = useState<string | null>(null);
   const room = useFindingsRoom(isReady);
-  const { findings, cuts } = room?.findingsAndCuts(lure, prediction, speedMps, water, rules, leastKg) ?? NOTHING_YET;
+  const { findings, cuts } =
+    room?.findingsAndCuts(lure, prediction, speedMps, water, rules, outfit, bottomM) ?? NOTHING_YET;
   const units = stringUnits(build);
   const unit =
     units.find(({ key }) => key === leg && key.startsWith(String(picked))) ??

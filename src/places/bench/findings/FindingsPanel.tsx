@@ -91,9 +91,9 @@ function OpenFindings(props: FindingsPanelProps) {
   const { findings, lure, speedMps } = props;
   const water = useDesk((state) => state.settings.water);
   const rules = useDesk((state) => state.rules);
-  const leastKg = useDesk((state) => state.settings.outfit.leastKg);
+  const { outfit, tank } = useDesk((state) => state.settings);
   const ownParts = useDesk((state) => state.ownParts);
-  const asked = useMendings(lure, water, speedMps, rules, leastKg, ownParts);
+  const asked = useMendings(lure, water, speedMps, rules, outfit, tank.bottomM, ownParts);
   // Of the lure before nothing is offered: what mended that may harm this.
   const found = asked.state === 'ready' && asked.answer.lure === lure ? asked.answer.mendings : null;
   return findings
