@@ -372,6 +372,10 @@ export function costWords(cost: Cost, build: Build, system: UnitSystem): string 
       return `changes at the clevis gate, nothing cut: ${names(cost.items)}`;
     case 'opensRing':
       return `opens the ring: ${names(cost.items)}`;
+    case 'cutsHook':
+      return `cuts off the hook, never the wire’s eye: ${cost.parts.map(partTitle).join(', ')}. Eye protection on, the points held away under a cloth`;
+    case 'opensEye':
+      return `opens the hook’s own eye and shuts it: ${names(cost.items)}`;
     case 'cutsTube':
       return `cuts the shrink tube: new tube, ${showLength(cost.newLengthM, system)}`;
     case 'bendsWire':

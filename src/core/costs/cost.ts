@@ -1,17 +1,23 @@
 /**
  * What a change costs on a lure that is already made: the difference between the build on the bench and the one wanted.
- * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring.
+ * Closed loops hold everything on the wire, so whatever moves on it cuts the wire; what hangs on a ring only opens the ring. A hook
+ * that was wrapped into its loop is itself cut off, never the loop: a ring or a hook whose eye opens takes its place.
  */
 import { isSame } from '../same';
-import { opensAgain, type Stock } from '../carriers/carrier';
+import { opensAgain, wireEnd, type Stock } from '../carriers/carrier';
+import type { Part } from '../parts/part';
 import { layOut } from '../geometry/layout';
 import { carrierCut, cutLengths, wireCut } from '../lengths/lengths';
-import type { Build, Item, ItemId } from '../lure/lure';
+import { FIRST_CARRIER, itemOf, type Build, type Item, type ItemId, type Seat } from '../lure/lure';
+import { carrierWith } from '../lure/strung';
 
 export type Cost =
   | { readonly code: 'cutsWire'; readonly wire: Stock; readonly newLengthM: number }
   | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
   | { readonly code: 'opensRing'; readonly items: readonly ItemId[] }
+  /** Hooks that go with it: cut through at the eye. */
+  | { readonly code: 'cutsHook'; readonly parts: readonly Part[] }
+  | { readonly code: 'opensEye'; readonly items: readonly ItemId[] }
   | { readonly code: 'cutsTube'; readonly newLengthM: number }
   | { readonly code: 'bendsWire' }
   | { readonly code: 'opensEndLoop' }
@@ -30,8 +36,13 @@ export function costOfChange(from: Build, to: Build): Cost[] {
     });
 
   const costs: Cost[] = [];
+  const comesInto = (id: ItemId, build: Build) => {
+    const item = build.items[id];
+    return item ? holder(item, build) : null;
+  };
   const isRestrung =
-    !isSame(from.strand, to.strand) || changed.some((id) => heldBy(id).includes('wire') && !isTube(both(id)));
+    !isSame(from.strand, to.strand) ||
+    changed.some((id) => (heldBy(id).includes('wire') && !isTube(both(id))) || comesInto(id, to) === 'closedLoop');
   if (changed.some((id) => heldBy(id).includes('head'))) return [{ code: 'newHead' }];
   const loosens = opensAgain(from.carrier, to.carrier);
   const isRebent = !isSame(from.carrier, to.carrier);
@@ -42,6 +53,10 @@ export function costOfChange(from: Build, to: Build): Cost[] {
     costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
     return [...costs, ...tiesAgain(changed, heldBy)];
   }
+  const cutOff = changed.filter((id) => comesInto(id, from) === 'closedLoop');
+  if (cutOff.length > 0) costs.push({ code: 'cutsHook', parts: cutOff.map((id) => itemOf(from, id).part) });
+  const byEye = changed.filter((id) => heldBy(id).includes('eye'));
+  if (byEye.length > 0) costs.push({ code: 'opensEye', items: byEye });
   const atClevis = changed.filter((id) => heldBy(id).includes('quickChange'));
   if (atClevis.length > 0) costs.push({ code: 'changesBladeAtClevis', items: atClevis });
   const onRing = changed.filter((id) => heldBy(id).includes('ring'));
@@ -52,7 +67,12 @@ export function costOfChange(from: Build, to: Build): Cost[] {
   if (onRing.length > 0) costs.push({ code: 'opensRing', items: onRing });
   const byHand = changed.filter((id) => heldBy(id).includes('hand'));
   if (byHand.length > 0) costs.push({ code: 'slipsOff', items: byHand });
-  return [...costs, ...tiesAgain(changed, heldBy)];
+  // What is tied to a hook that is cut off goes with it.
+  const staying = changed.filter((id) => {
+    const seat = from.items[id]?.seat;
+    return id in to.items || seat?.on !== 'item' || !cutOff.includes(seat.item);
+  });
+  return [...costs, ...tiesAgain(staying, heldBy)];
 }
 
 /** Joined carriers that have to be made anew, each from its own wire. */
@@ -89,9 +109,13 @@ function isTube(items: readonly Item[]): boolean {
 }
 
 /** What has to give for this item to come off. */
-function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {
+function holder(
+  item: Item,
+  build: Build,
+): 'wire' | 'closedLoop' | 'eye' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {
   if (item.part.kind === 'splitRing') return 'ring';
   if (item.part.kind === 'head') return 'head';
+  if (item.seat.on === 'end') return inLoop(item, item.seat, build);
   if (item.seat.on !== 'item') return 'wire';
   switch (item.seat.how) {
     case 'tied':
@@ -108,6 +132,15 @@ function holder(item: Item, build: Build): 'wire' | 'quickChange' | 'ring' | 'th
   const parent = build.items[item.seat.item];
   if (!parent) return 'wire';
   if (parent.part.kind === 'splitRing') return 'ring';
+  if (parent.part.kind === 'link') return 'thread';
+  if (parent.part.kind === 'snap') return 'hand';
   if (parent.part.kind === 'clevis' && parent.part.style === 'quickChange') return 'quickChange';
   return 'wire';
+}
+
+/** A wrapped loop does not open again: its hook came with it, or has an eye that opens. */
+function inLoop({ part }: Item, seat: Extract<Seat, { on: 'end' }>, build: Build): 'wire' | 'closedLoop' | 'eye' {
+  const carrier = carrierWith(build, seat.carrier ?? FIRST_CARRIER)?.carrier;
+  if (part.kind !== 'hook' || !carrier || wireEnd(carrier, seat.end).form !== 'wrappedLoop') return 'wire';
+  return part.eye === 'open' ? 'eye' : 'closedLoop';
 }

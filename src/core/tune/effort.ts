@@ -24,15 +24,19 @@ const BY_HANDLING: Readonly<Partial<Record<MoveCode['code'], Op>>> = {
 };
 
 /** Of what has to give way: the operations that put it right again. */
-const BY_COST: Readonly<Record<Exclude<Cost['code'], 'cutsWire' | 'newHead'>, readonly Op[]>> = {
+const BY_COST: Readonly<Record<Exclude<Cost['code'], 'cutsWire' | 'newHead' | 'cutsHook'>, readonly Op[]>> = {
   changesBladeAtClevis: ['hangOnClevis'],
   opensRing: ['hangByRing'],
+  opensEye: ['hangByEye'],
   cutsTube: ['cutTubes', 'shrinkTube'],
   bendsWire: ['turnDown'],
   opensEndLoop: ['rollLoop', 'turnDown'],
   slipsOff: ['pushTrailer'],
   tiesAgain: ['tieDressing'],
 };
+
+/** Cutting a hook off at its eye, min. Trade estimate. */
+const CUTTING_HOOK_MIN = 1;
 
 const FROM_LEAST: readonly Undoing[] = ['byHand', 'withTool', 'opensRing', 'destroys'];
 /** A wire that was bent is bent again, so often as it lasts. */
@@ -56,8 +60,17 @@ export function effortOf(
   const costs = costOfChange(from, to);
   const isWhole = costs.some(({ code }) => code === 'cutsWire' || code === 'newHead');
   if (isWhole) return { ...whole(), undoing: 'destroys', costs };
-  const ops = costs.flatMap(({ code }) => (code === 'cutsWire' || code === 'newHead' ? [] : BY_COST[code]));
-  return { ...ofOps(ops), costs };
+  const ops = costs.flatMap(({ code }) =>
+    code === 'cutsWire' || code === 'newHead' || code === 'cutsHook' ? [] : BY_COST[code],
+  );
+  const effort = ofOps(ops);
+  if (!costs.some(({ code }) => code === 'cutsHook')) return { ...effort, costs };
+  return {
+    minutes: effort.minutes + CUTTING_HOOK_MIN,
+    tools: [...new Set<Tool>(['cutters', ...effort.tools])],
+    undoing: 'destroys',
+    costs,
+  };
 }
 
 function ofOps(ops: readonly Op[]): Omit<Effort, 'costs'> {
