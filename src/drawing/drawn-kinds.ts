@@ -17,7 +17,7 @@ import { paintOf } from './paint';
 import { clevisOutline } from './clevis-outline';
 import { boredShapes, dressingShapes, filmFaceOn, hookShapes, OUTLINE_MM, ringShapes } from './part-shapes';
 import { polyline, rectangle } from './path';
-import { baitShapes, linkShapes, snapShapes, stopShapes } from './line-shapes';
+import { baitShapes, discShapes, linkShapes, snapShapes, stopShapes } from './line-shapes';
 import { skirtShapes, stripShapes, trailerShapes } from './soft-shapes';
 import type { Shape } from './shape';
 
@@ -220,6 +220,12 @@ export const DRAWN: { readonly [K in PartKind]: DrawnKind<PartOf<K>> } = {
     shapes: keeperShapes,
     reachM: () => 0.006,
     portrait: (part) => ({ shapes: keeperShapes(part), width: part.legM * MM, height: 2.4 * part.standM * MM }),
+  },
+  hookDisc: {
+    ...PART,
+    depth: 'head',
+    shapes: discShapes,
+    portrait: (part) => ({ shapes: discShapes(part), width: part.thicknessM * MM, height: part.diameterM * MM }),
   },
   trailer: {
     depth: 'tail',

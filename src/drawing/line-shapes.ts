@@ -2,6 +2,7 @@
 import { knotLength } from '../core/parts/knots';
 import type { Bait } from '../core/parts/kinds/bait';
 import type { Finish } from '../core/parts/kinds/common';
+import type { HookDisc } from '../core/parts/kinds/hook-disc';
 import type { Link } from '../core/parts/kinds/link';
 import type { Snap } from '../core/parts/kinds/snap';
 import type { Stop } from '../core/parts/kinds/stop';
@@ -10,7 +11,7 @@ import { wireStrokes } from './bent-wire';
 import { darker, edgeOf, lighter } from './colour';
 import { paintOf } from './paint';
 import { OUTLINE_MM } from './part-shapes';
-import { curve, ellipse, polygon, polyline, turned, type Point } from './path';
+import { curve, ellipse, polygon, polyline, rectangle, turned, type Point } from './path';
 import type { Shape } from './shape';
 
 const MM = 1000;
@@ -123,6 +124,19 @@ export function snapShapes({ lengthM, widthM, wireDiameterM, style, eyeInnerDiam
     ...swivel,
     ...wireStrokes(bow, wire, hex),
     ...wireStrokes(clasp, wire * 0.9, hex),
+  ];
+}
+
+/** A disc on the point of a hook, seen on its edge. */
+export function discShapes({ diameterM, thicknessM, finish }: HookDisc): Shape[] {
+  const radius = (diameterM * MM) / 2;
+  return [
+    {
+      d: rectangle(0, -radius, thicknessM * MM, radius),
+      fill: paintOf(finish, 'across'),
+      stroke: edgeOf(finish.hex, 0.5),
+      strokeWidth: OUTLINE_MM,
+    },
   ];
 }
 

@@ -28,6 +28,7 @@ type BaitCode =
   | 'clawAtPoint'
   | 'skirtSides'
   | 'skirtWithoutLayers'
+  | 'stingerKept'
   | 'headAndBlades'
   | 'noHead';
 
@@ -162,6 +163,14 @@ export function baitFindingWords(finding: BaitFinding, system: UnitSystem): Find
         figure: `${length(finding.toNoseM)} to the nose, ${length(finding.toTailM)} to the tail`,
         why: 'For your information: builders do it both ways.',
       };
+    case 'stingerKept':
+      return finding.severity === 'good'
+        ? { title: 'The stinger is kept in the bend', figure: '', why: 'A disc before it: it swings and stays.' }
+        : {
+            title: 'Nothing keeps the stinger on the hook',
+            figure: '',
+            why: 'Its eye comes off over the barb when a fish shakes. A disc pushed over the point keeps it; so does a piece of tube over its eye.',
+          };
     case 'skirtWithoutLayers':
       return {
         title: 'A band without strips',

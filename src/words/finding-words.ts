@@ -241,6 +241,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'clawAtPoint':
     case 'skirtSides':
     case 'skirtWithoutLayers':
+    case 'stingerKept':
     case 'headAndBlades':
     case 'noHead':
       return baitFindingWords(finding, system);

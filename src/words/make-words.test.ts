@@ -37,6 +37,7 @@ function everyHandling(): Lure[] {
     ['keeper-clip-08', on('hook-1', 'tied')],
     ['trailer-claw-65-black', on('hook-1', 'pushed')],
     ['hook-stinger-1-0', on('hook-1', 'hung')],
+    ['hook-disc-clear-m', on('hook-1', 'kept')],
     ['wire-soft-copper-03', on('skirt-1', 'tied')],
     ['ring-k1', { on: 'tie' }],
   ] as const;

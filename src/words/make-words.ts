@@ -254,6 +254,11 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
         what: `Put the eye of the ${name(operation.hook)} over the point of the ${name(operation.on)}.`,
         how: 'Cap off. Nothing else goes over this point afterwards.',
       };
+    case 'keepStinger':
+      return {
+        what: `Push the ${name(operation.item)} over the point of the ${name(operation.hook)}, past its barb.`,
+        how: 'Hold the hook by its shank with pliers and push away from the fingers. What hangs in the bend still has to swing.',
+      };
     case 'tieLink': {
       const held = listed(operation.holding.map(name));
       return {

@@ -261,6 +261,16 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> & StateWords<State
     measures: (part, { length, mass }) => [length('leg', part.legM), length('wire', part.wireDiameterM), mass],
     line: (part, size) => `wire ${size(part.wireDiameterM)}, leg ${size(part.legM)}`,
   },
+  hookDisc: {
+    one: 'hook disc',
+    many: 'hook discs',
+    measures: (part, { length, mass }) => [
+      length('diameter', part.diameterM),
+      length('thickness', part.thicknessM),
+      mass,
+    ],
+    line: (part, size) => `${size(part.diameterM)} across, ${finishWords(part)}`,
+  },
   softWire: {
     one: 'soft wire',
     many: 'soft wires',

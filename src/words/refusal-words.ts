@@ -54,6 +54,7 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
         collared: 'sit on the collar of',
         banded: 'be pulled through',
         pushed: 'be pushed on',
+        kept: 'be pushed over the point of',
       }[refusal.how];
       return `A ${what} cannot ${verb} a ${holder}: there is nothing to hold it.`;
     }

@@ -125,6 +125,7 @@ function holder(
     case 'collared':
     case 'banded':
     case 'pushed':
+    case 'kept':
       return 'hand';
     case 'hung':
       if (item.part.kind === 'hook' && build.items[item.seat.item]?.part.kind === 'hook') return 'hand';

@@ -114,6 +114,7 @@ function jointMisfits(side: Side, on: Hanger, wireM: number): Misfit[] {
     case 'slit':
     case 'binding':
     case 'lashing':
+    case 'disc':
       return [];
   }
 }

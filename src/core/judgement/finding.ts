@@ -106,6 +106,8 @@ export type Finding = FindingBase &
     | { readonly code: 'clawAtPoint' }
     | { readonly code: 'skirtSides'; readonly toNoseM: number; readonly toTailM: number; readonly longSide: End }
     | { readonly code: 'skirtWithoutLayers' }
+    /** A hook that hangs in the bend of another, kept there by a disc or not. */
+    | { readonly code: 'stingerKept' }
     | {
         readonly code: 'headAndBlades';
         readonly headKg: number;

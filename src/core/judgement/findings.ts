@@ -60,7 +60,7 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
     ]),
     ...fittingFindings(lure.build, layout),
     ...buzzFindings(lure, layout),
-    ...softFindings(lure.build, layout),
+    ...softFindings(lure.build, layout, spare),
     ...strengthFindings(lure.build, context.leastKg ?? null, spare),
     ...(context.over ? sinkerFindings(lure.build, context.water, context.speedMps, context.over) : []),
     ...ruleFindings(lure.build, context.rules),

@@ -1,6 +1,6 @@
 /** Operations on what hangs: rings, open eyes, what is tied to a hook. */
 import { stateOf } from '../lure/item-state';
-import { itemOf, type ItemId } from '../lure/lure';
+import { childrenOf, itemOf, type ItemId } from '../lure/lure';
 import { bentFirst, each, facts } from './facts';
 import type { Goal } from './goal';
 import { cutTo } from './cut-to';
@@ -18,6 +18,7 @@ export const linkOperations: Pick<
   | 'lashKeeper'
   | 'pinchBarb'
   | 'hangStinger'
+  | 'keepStinger'
   | 'tieLink'
   | 'threadBait'
   | 'capPoint'
@@ -134,6 +135,32 @@ export const linkOperations: Pick<
     facts: ({ hook, on }) =>
       facts([`in ${on}`, `point ${on}`, `loose ${hook}`], each('in', [hook]), [`loose ${hook}`, `point ${on}`]),
     effect: ({ hook }, goal, piece) => seat(goal, piece, [hook]),
+    hazards: () => ['hookPoint'],
+    amounts: () => [],
+    after: () => ['stingerTurns'],
+  },
+  keepStinger: {
+    tool: null,
+    minutes: 0.3,
+    undoing: 'byHand',
+    habit: 76,
+    // Over the point as well, so behind all else that goes over it.
+    facts: ({ item, hook }, { build }) =>
+      facts(
+        [
+          ...each(
+            'in',
+            childrenOf(build, hook).flatMap(({ id, seat: at }) =>
+              at.on === 'item' && (at.how === 'hung' || at.how === 'pushed') ? [id] : [],
+            ),
+          ),
+          ...each('in', [hook]),
+          ...each('loose', [item]),
+        ],
+        each('in', [item]),
+        each('loose', [item]),
+      ),
+    effect: ({ item }, goal, piece) => seat(goal, piece, [item]),
     hazards: () => ['hookPoint'],
     amounts: () => [],
     after: () => ['stingerTurns'],

@@ -48,6 +48,8 @@ export type Operation =
   | { readonly op: 'cutTrailer'; readonly item: ItemId }
   | { readonly op: 'pushTrailer'; readonly item: ItemId; readonly hook: ItemId }
   | { readonly op: 'hangStinger'; readonly hook: ItemId; readonly on: ItemId }
+  /** A disc over the point of a hook, before what hangs in its bend. */
+  | { readonly op: 'keepStinger'; readonly item: ItemId; readonly hook: ItemId }
   /** A braid link looped through the eye of the hook before it, the hook behind tied to it. */
   | { readonly op: 'tieLink'; readonly item: ItemId; readonly hook: ItemId; readonly holding: readonly ItemId[] }
   /** A bait threaded on a hook, and on those behind it. */
@@ -59,7 +61,14 @@ export type Op = Operation['op'];
 export type OperationOf<O extends Op> = Extract<Operation, { op: O }>;
 
 /** What these are done to is on the hook already, or in the other hand. */
-const ON_A_HOOK: ReadonlySet<Op> = new Set<Op>(['tieDressing', 'lashKeeper', 'pushTrailer', 'tieLink', 'threadBait']);
+const ON_A_HOOK: ReadonlySet<Op> = new Set<Op>([
+  'tieDressing',
+  'lashKeeper',
+  'pushTrailer',
+  'keepStinger',
+  'tieLink',
+  'threadBait',
+]);
 
 /** The items an operation puts on or works at, the one it is about first. */
 export function itemsOf(operation: Operation): ItemId[] {

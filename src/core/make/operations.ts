@@ -182,6 +182,8 @@ function finishing({ build }: Goal): Operation[] {
         return seat.on === 'item' ? [{ op: 'lockSkirt', item: id, skirt: seat.item }] : [];
       case 'keeper':
         return seat.on === 'item' ? [{ op: 'lashKeeper', item: id, hook: seat.item }] : [];
+      case 'hookDisc':
+        return seat.on === 'item' ? [{ op: 'keepStinger', item: id, hook: seat.item }] : [];
       case 'bait':
         return seat.on === 'item' ? [{ op: 'threadBait', item: id, hook: seat.item }] : [];
       case 'trailer':

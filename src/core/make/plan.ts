@@ -177,7 +177,8 @@ export function cappedAfter(steps: readonly MakeStep[], count: number): ItemId[]
   const capped = new Set<ItemId>();
   for (const { operation } of steps.slice(0, count)) {
     if (operation.op === 'capPoint') capped.add(operation.hook);
-    if (operation.op === 'pushTrailer' || operation.op === 'tieDressing') capped.delete(operation.hook);
+    if (operation.op === 'pushTrailer' || operation.op === 'keepStinger' || operation.op === 'tieDressing')
+      capped.delete(operation.hook);
     if (operation.op === 'hangStinger') capped.delete(operation.on);
   }
   return [...capped];

@@ -18,6 +18,7 @@ import { filmBladeRoom, filmBladeSchema, filmStateSchema } from './kinds/film-bl
 import { frameRoom, frameSchema } from './kinds/frame';
 import { headRoom, headSchema } from './kinds/head';
 import { hookRoom, hookSchema, hookStateSchema } from './kinds/hook';
+import { hookDiscRoom, hookDiscSchema } from './kinds/hook-disc';
 import { keeperRoom, keeperSchema } from './kinds/keeper';
 import { linkRoom, linkSchema, linkStateSchema } from './kinds/link';
 import { snapRoom, snapSchema } from './kinds/snap';
@@ -61,6 +62,7 @@ export const partSchema = z.discriminatedUnion('kind', [
   skirtLayerSchema,
   trailerSchema,
   keeperSchema,
+  hookDiscSchema,
   softWireSchema,
   stopSchema,
   snapSchema,
@@ -119,6 +121,7 @@ export const KINDS = {
   skirtLayer: skirtLayerRoom,
   trailer: trailerRoom,
   keeper: keeperRoom,
+  hookDisc: hookDiscRoom,
   softWire: softWireRoom,
   stop: stopRoom,
   snap: snapRoom,

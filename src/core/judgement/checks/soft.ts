@@ -1,12 +1,13 @@
-/** Skirts and trailers: strands and a kicking tail, how the trailer is threaded, what stands before the hook's point. */
+/** Skirts and trailers: strands and a kicking tail, how the trailer is threaded, what stands before the hook's point, what keeps a stinger. */
 import type { Trailer } from '../../parts/kinds/trailer';
 import type { Edit } from '../../lure/edit';
-import { noRepairs, type Finding } from '../finding';
+import { seatPart } from '../../lure/editing';
+import { noRepairs, type Finding, type Repair } from '../finding';
 import { stateOf } from '../../lure/item-state';
-import type { ItemState } from '../../parts/part';
+import type { ItemState, Part } from '../../parts/part';
 import type { Layout } from '../../geometry/layout';
 import type { PlacedOff } from '../../geometry/placed';
-import type { Build, Item } from '../../lure/lure';
+import { childrenOf, itemOf, type Build, type Item } from '../../lure/lure';
 import { skirtOn } from '../../geometry/skirt-on';
 
 /** A trailer as thick as this many collars pushes the strands out. Trade estimate. */
@@ -17,13 +18,40 @@ const MOST_CROOKED_RAD = (2 * Math.PI) / 180;
 const STRANDS_OVER_M = 0.003;
 const LEAST_COLLAR_SHARE = 0.1;
 
-/** Of skirts and trailers; nothing of a lure without them. */
-export function softFindings(build: Build, layout: Layout): Finding[] {
+/** Of skirts, trailers and stingers; nothing of a lure without them. @param spare parts that a repair may reach for */
+export function softFindings(build: Build, layout: Layout, spare: readonly Part[]): Finding[] {
   const skirts = layout.off.filter(({ item }) => item.part.kind === 'skirt');
   const trailers = layout.off.filter(({ item }) => item.part.kind === 'trailer');
   return [
     ...skirts.flatMap(({ item }) => sides(build, item)),
     ...trailers.flatMap((placed) => trailerFindings(build, layout, placed, skirts[0] ?? null)),
+    ...layout.off.flatMap(({ item }) => stingerFindings(build, item, spare)),
+  ];
+}
+
+/** Discs offered at most. */
+const MOST_DISCS = 2;
+
+function stingerFindings(build: Build, { id, part, seat }: Item, spare: readonly Part[]): Finding[] {
+  if (part.kind !== 'hook' || seat.on !== 'item') return [];
+  const main = itemOf(build, seat.item);
+  if (main.part.kind !== 'hook') return [];
+  const isKept = childrenOf(build, main.id).some((each) => each.part.kind === 'hookDisc');
+  const onPoint = { on: 'item', item: main.id, how: 'kept' } as const;
+  return [
+    {
+      code: 'stingerKept',
+      key: `stingerKept ${id}`,
+      severity: isKept ? 'good' : 'caution',
+      items: [id, main.id],
+      repairs: isKept
+        ? noRepairs
+        : () =>
+            spare
+              .filter(({ kind }) => kind === 'hookDisc')
+              .slice(0, MOST_DISCS)
+              .map((disc): Repair => ({ code: 'putOn', part: disc, edits: [seatPart(build, disc, onPoint)] })),
+    },
   ];
 }
 

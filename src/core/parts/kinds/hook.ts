@@ -106,6 +106,17 @@ export const hookRoom: KindRoom<Hook, z.infer<typeof hookStateSchema>> = {
         offAxisM: at.offAxisM + gapM / 2,
       }),
     },
+    /** A disc over the point lies on the near side of the bend. */
+    kept: {
+      takes: ['disc'],
+      isOnlyOne: true,
+      hanger: () => ({ hanger: 'point' }),
+      bearing: ({ lengthM, gapM }, lies, at) => ({
+        ...at,
+        alongM: lies.x0M + lengthM - gapM / 2,
+        offAxisM: at.offAxisM + gapM,
+      }),
+    },
     tied: {
       takes: ['binding'],
       isOnlyOne: false,

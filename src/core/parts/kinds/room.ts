@@ -11,9 +11,9 @@ import { wireMass } from '../stock';
 /**
  * How one part sits on another. `over`: slid over it, which passes through its bore (a bell over its sleeve).
  * `moulded`: cast into it (a hook in a head). `collared`: on the collar behind a head. `banded`: pulled through a skirt's
- * band. `pushed`: on a hook over its point (a trailer).
+ * band. `pushed`: on a hook over its point (a trailer). `kept`: the same, before what hangs in its bend (a disc).
  */
-export const HOWS = ['hung', 'tied', 'over', 'moulded', 'collared', 'banded', 'pushed'] as const;
+export const HOWS = ['hung', 'tied', 'over', 'moulded', 'collared', 'banded', 'pushed', 'kept'] as const;
 export type How = (typeof HOWS)[number];
 
 /** How a bore is meant to sit on what passes through it: a spacer may also go over two wires, a bell swings. */
@@ -30,7 +30,7 @@ export type Side =
   | { readonly port: 'band'; readonly boreM: number }
   /** The loop of another carrier, which is joined by it. */
   | { readonly port: 'wireLoop'; readonly insideM: number; readonly wireM: number }
-  | { readonly port: 'cast' | 'shank' | 'strip' | 'slit' | 'binding' | 'lashing' };
+  | { readonly port: 'cast' | 'shank' | 'strip' | 'slit' | 'binding' | 'lashing' | 'disc' };
 export type Port = Side['port'];
 
 /** What something is offered to sit on, m. */

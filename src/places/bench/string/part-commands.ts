@@ -124,6 +124,7 @@ const HOW_WORDS: Readonly<Record<How, string>> = {
   collared: 'Push a skirt on',
   banded: 'Pull a strip in',
   pushed: 'Push a trailer or bait on',
+  kept: 'Keep it with a disc',
 };
 
 function holdsOf(unit: StringUnit, build: Build): Hold[] {
