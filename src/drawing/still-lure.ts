@@ -1,5 +1,6 @@
 /** A lure painted once, its blades stopped half round: for lists, for laying one version over another. */
-import { drawnShort } from '../core/geometry/drawn-short';
+import { drawnAtRest, drawnShort } from '../core/geometry/drawn-short';
+import type { Rest } from '../core/geometry/stack';
 import type { Layout } from '../core/geometry/layout';
 import type { Build } from '../core/lure/lure';
 import { oncePer } from '../core/once';
@@ -30,6 +31,14 @@ export const stillLure = oncePer((whole: Build): StillLure => {
   }));
   return { layout, motions, things: drawElevation(build, layout) };
 });
+
+/** A lure on line as it rests: drawn through the water, slack, or hung up by its hook, when its blades hang still. */
+export function restingLure(whole: Build, rest: Rest): StillLure {
+  if (rest === 'towed') return stillLure(whole);
+  const { build, layout } = drawnAtRest(whole, rest);
+  const motions = motionsOf(spinSeats(build, layout), filmSeats(layout), deltaSeats(layout), UNASKED);
+  return { layout, motions, things: drawElevation(build, layout) };
+}
 
 /** Paints it on a canvas already scaled to millimetres about the lure's own origin. */
 export function paintStill(canvas: CanvasRenderingContext2D, lure: StillLure): void {

@@ -40,6 +40,8 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   threadBait: 'thread the bait',
   lineLength: 'length of the line',
   knot: 'knot',
+  tieBehind: 'tie a lure on behind',
+  untieBehind: 'take off the lure behind',
   clack: 'clack',
   lock: 'lock wire',
   keepVersion: 'keep a version',

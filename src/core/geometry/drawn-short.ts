@@ -7,7 +7,7 @@ import { carrierRoom, type Carrier } from '../carriers/carrier';
 import type { Build, Item, ItemId } from '../lure/lure';
 import { layOut, type LaidCarrier, type Layout } from './layout';
 import type { LeftOut } from './placed';
-import { holdsItself } from './stack';
+import { holdsItself, type Rest } from './stack';
 
 /** Bare line longer than this is broken, and this much of it drawn, m. */
 const LONGEST_M = 0.1;
@@ -40,6 +40,30 @@ export const drawnShort = oncePer((build: Build): DrawnShort => {
   const carriers = laid.carriers.map((each) => ({ ...each, leftOut: breaksOn(each, cuts.get(each.id) ?? []) }));
   return { build: short, layout: { ...laid, leftOut: carriers[0]?.leftOut ?? [], carriers } };
 });
+
+/** The same as it rests slack or hung up; each break then stands in the middle of the line that is bare. */
+export function drawnAtRest(whole: Build, rest: Rest): DrawnShort {
+  const { build, layout } = drawnShort(whole);
+  if (rest === 'towed') return { build, layout };
+  const laid = layOut(build, rest);
+  const carriers = laid.carriers.map((each) => {
+    const was = layout.carriers.find(({ id }) => id === each.id)?.leftOut ?? [];
+    const atM = middleOfBare(each);
+    return { ...each, leftOut: was.map(({ lengthM }) => ({ atM, lengthM })) };
+  });
+  return { build, layout: { ...laid, leftOut: carriers[0]?.leftOut ?? [], carriers } };
+}
+
+/** Where on a line nothing is for longest. */
+function middleOfBare({ shaft, strand }: LaidCarrier): number {
+  const edges = [shaft.x0M, ...strand.flatMap(({ x0M, x1M }) => [x0M, x1M]), shaft.x1M];
+  let [longestM, atM] = [0, shaft.x0M];
+  for (let i = 0; i < edges.length; i += 2) {
+    const [fromM = 0, toM = 0] = edges.slice(i, i + 2);
+    if (toM - fromM > longestM) [longestM, atM] = [toM - fromM, (fromM + toM) / 2];
+  }
+  return atM;
+}
 
 /** From the front of the lure to its back, however short it is drawn, m. */
 export function wholeLengthM(build: Build): number {

@@ -51,7 +51,7 @@ function mendingOf(
   lure: Lure,
   finding: Finding,
   before: readonly Finding[],
-  { prediction: _, ...context }: FindingsContext,
+  { water, speedMps, rules, leastKg, over }: FindingsContext,
   spare: readonly Part[],
 ): Mending {
   const tried = [...finding.repairs(), ...moreRepairs(lure, finding, spare)].slice(0, MOST_TRIED);
@@ -62,6 +62,7 @@ function mendingOf(
     const done = applyEdits(lure, repair.edits);
     if (!done.ok || bendsThroughSomething(lure, done.lure)) continue;
     // At the same speed, but of the lure as it would be.
+    const context = { water, speedMps, rules, leastKg, ...(over ? { over } : {}) };
     const after = openOf(findings(done.lure, context, spare));
     const newFault = after.some(
       ({ key, severity }) =>

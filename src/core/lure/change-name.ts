@@ -40,6 +40,8 @@ export const CHANGE_CODES = [
   'threadBait',
   'lineLength',
   'knot',
+  'tieBehind',
+  'untieBehind',
   'clack',
   'lock',
   'keepVersion',

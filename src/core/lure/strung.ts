@@ -9,6 +9,7 @@ import {
   type Holder,
   type Item,
   type ItemId,
+  type Joined,
   type Joint,
   type StrandEntry,
 } from './lure';
@@ -62,22 +63,38 @@ export function carrierOfItem(build: Build, item: Item): CarrierId {
   return threadedOn(build, item.id)?.on.id ?? FIRST_CARRIER;
 }
 
+interface ComesAway {
+  readonly items: ItemId[];
+  readonly carriers: CarrierId[];
+}
+
 /** All that would come away with an item: itself, what it holds, carriers that hang on any of it, and what is on those. */
-export function hangingOn(build: Build, id: ItemId): { readonly items: ItemId[]; readonly carriers: CarrierId[] } {
-  const items: ItemId[] = [];
-  const carriers: CarrierId[] = [];
-  const takeItem = (item: ItemId) => {
-    items.push(item);
-    takeAll(item);
-  };
-  const takeAll = (holder: Holder) => {
-    for (const child of childrenOf(build, holder)) takeItem(child.id);
-    for (const each of joinedTo(build, holder)) {
-      carriers.push(each.id);
-      new Set(each.strand.map(({ item }) => item)).forEach(takeItem);
-      for (const at of ['nose', 'tail', 'tie'] as const) takeAll(spotOf(each.id, at));
-    }
-  };
-  takeItem(id);
-  return { items, carriers };
+export function hangingOn(build: Build, id: ItemId): ComesAway {
+  const away: ComesAway = { items: [], carriers: [] };
+  takeItem(build, id, away);
+  return away;
+}
+
+/** All that would come away with a joined carrier, itself first. */
+export function hangingOnJoined(build: Build, id: CarrierId): ComesAway {
+  const away: ComesAway = { items: [], carriers: [] };
+  const joined = build.joined.find((each) => each.id === id);
+  if (joined) takeCarrier(build, joined, away);
+  return away;
+}
+
+function takeItem(build: Build, id: ItemId, away: ComesAway): void {
+  away.items.push(id);
+  takeHeld(build, id, away);
+}
+
+function takeHeld(build: Build, holder: Holder, away: ComesAway): void {
+  for (const child of childrenOf(build, holder)) takeItem(build, child.id, away);
+  for (const each of joinedTo(build, holder)) takeCarrier(build, each, away);
+}
+
+function takeCarrier(build: Build, { id, strand }: Joined, away: ComesAway): void {
+  away.carriers.push(id);
+  for (const item of new Set(strand.map((entry) => entry.item))) takeItem(build, item, away);
+  for (const at of ['nose', 'tail', 'tie'] as const) takeHeld(build, spotOf(id, at), away);
 }

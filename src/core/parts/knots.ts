@@ -3,7 +3,6 @@
  * docs/model.md, lengths and fits. Lengths in m.
  */
 import { wrapsAllowance } from './turns';
-import type { Part } from './part';
 import type { WireEnd } from './wire-form';
 
 type Knot = Extract<WireEnd, { form: 'knot' }>;
@@ -53,14 +52,6 @@ export const SNELL_SHARE = 0.9;
 
 export function knotShare(knot: keyof typeof SHARES): number {
   return SHARES[knot];
-}
-
-/** A bead no larger than this, or of plastic, is gentle to the knot it rests on, m. Trade estimate. */
-export const SMALL_BEAD_M = 0.003;
-
-/** What may rest on a knot or a snell without chafing it more than line chafes itself. */
-export function isGentleToKnot(part: Part): boolean {
-  return part.kind === 'bead' && (part.diameterM <= SMALL_BEAD_M || part.material === 'plastic');
 }
 
 /** How far a snell reaches along the shank: its wraps side by side. */

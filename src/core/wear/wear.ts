@@ -19,7 +19,7 @@ import {
   type Used,
 } from '../lure/lure';
 import { carriersOf } from '../lure/strung';
-import { isGentleToKnot } from '../parts/knots';
+import { isGentleToKnot } from '../parts/gentle';
 import type { SwivelCondition } from '../parts/kinds/swivel';
 import { stallSpeeds } from '../predict/stalls';
 import { wornIn } from '../sound/drive';

@@ -2,7 +2,7 @@
 import type { Bait } from '../../parts/kinds/bait';
 import { USUAL_SNELL, type Hook, type Snell } from '../../parts/kinds/hook';
 import { isBored } from '../../parts/bored';
-import { isGentleToKnot, SMALL_BEAD_M } from '../../parts/knots';
+import { isGentleToKnot, SMALL_BEAD_M } from '../../parts/gentle';
 import type { ItemState, Part } from '../../parts/part';
 import type { Edit } from '../../lure/edit';
 import { seatPart, threadParts } from '../../lure/editing';

@@ -20,7 +20,9 @@ import { bendAngle, bendName, twistAngle } from '@/words/bend-words';
 import { showDraft } from '@/desk/desk-state';
 import { TagField } from './TagField';
 import { change, doDraft } from '@/desk/open-lure';
+import { HowItRests } from './HowItRests';
 import { LineEndFields, LineFields } from './LineFields';
+import { LureBehind } from './LureBehind';
 
 type Unit = 'mm' | 'in';
 
@@ -48,6 +50,8 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
       {carrier.kind === 'line' && (end === 'nose' || end === 'tail') && (
         <LineEndFields end={end} form={carrier[end]} unit={unit} />
       )}
+      {carrier.kind === 'line' && end === null && <HowItRests build={build} />}
+      {carrier.kind === 'line' && end === 'tail' && <LureBehind build={build} />}
       {carrier.kind !== 'line' && (end === 'tail' || (end === 'nose' && !isBent)) && (
         <EndFields end={end} form={wireEnd(carrier, end)} unit={unit} isBent={isBent} />
       )}
