@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_LURES } from '@/demo/scenario';
 import { drawnAtRest } from './drawn-short';
-import { RESTS } from './stack';
+import { holdsItself, RESTS } from './stack';
 
 const ON_LINE = DEMO_LURES.filter(({ build }) => build.carrier.kind === 'line');
 
@@ -13,12 +13,16 @@ describe('a lure on line, drawn as it rests', () => {
       const [towed, ...others] = RESTS.map((rest) => drawnAtRest(build, rest).layout);
       for (const layout of others) {
         expect(layout.leftOut.map(({ lengthM }) => lengthM)).toEqual(towed?.leftOut.map(({ lengthM }) => lengthM));
-        for (const { atM } of layout.leftOut) {
+        layout.leftOut.forEach(({ atM }, nth) => {
           breaks++;
+          // Between the same two that hold their places.
+          const ahead = (x: number) =>
+            layout.strand.filter(({ item, x0M }) => holdsItself(item) !== null && x0M < x).map(({ item }) => item.id);
+          expect(ahead(atM)).toEqual(ahead(towed?.leftOut[nth]?.atM ?? NaN));
           expect(atM).toBeGreaterThan(layout.shaft.x0M);
           expect(atM).toBeLessThan(layout.shaft.x1M);
           for (const { x0M, x1M } of layout.strand) expect(atM > x0M && atM < x1M).toBe(false);
-        }
+        });
       }
     }
     expect(breaks).toBeGreaterThan(8);

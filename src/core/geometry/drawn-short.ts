@@ -41,26 +41,29 @@ export const drawnShort = oncePer((build: Build): DrawnShort => {
   return { build: short, layout: { ...laid, leftOut: carriers[0]?.leftOut ?? [], carriers } };
 });
 
-/** The same as it rests slack or hung up; each break then stands in the middle of the line that is bare. */
+/** The same as it rests slack or hung up; each break then stands in the middle of the line that is bare there. */
 export function drawnAtRest(whole: Build, rest: Rest): DrawnShort {
   const { build, layout } = drawnShort(whole);
   if (rest === 'towed') return { build, layout };
   const laid = layOut(build, rest);
   const carriers = laid.carriers.map((each) => {
     const was = layout.carriers.find(({ id }) => id === each.id)?.leftOut ?? [];
-    const atM = middleOfBare(each);
-    return { ...each, leftOut: was.map(({ lengthM }) => ({ atM, lengthM })) };
+    return { ...each, leftOut: was.map(({ atM, lengthM }) => ({ atM: middleOfBare(each, atM), lengthM })) };
   });
   return { build, layout: { ...laid, leftOut: carriers[0]?.leftOut ?? [], carriers } };
 }
 
-/** Where on a line nothing is for longest. */
-function middleOfBare({ shaft, strand }: LaidCarrier): number {
-  const edges = [shaft.x0M, ...strand.flatMap(({ x0M, x1M }) => [x0M, x1M]), shaft.x1M];
-  let [longestM, atM] = [0, shaft.x0M];
+/** Between the two that hold their places on either side of here, where nothing is for longest. */
+function middleOfBare({ shaft, strand }: LaidCarrier, nearM: number): number {
+  const held = strand.filter(({ item }) => holdsItself(item) !== null);
+  const fromM = Math.max(shaft.x0M, ...held.flatMap(({ x1M }) => (x1M <= nearM ? [x1M] : [])));
+  const toM = Math.min(shaft.x1M, ...held.flatMap(({ x0M }) => (x0M >= nearM ? [x0M] : [])));
+  const between = strand.filter(({ x0M, x1M }) => x0M >= fromM && x1M <= toM);
+  const edges = [fromM, ...between.flatMap(({ x0M, x1M }) => [x0M, x1M]), toM];
+  let [longestM, atM] = [0, nearM];
   for (let i = 0; i < edges.length; i += 2) {
-    const [fromM = 0, toM = 0] = edges.slice(i, i + 2);
-    if (toM - fromM > longestM) [longestM, atM] = [toM - fromM, (fromM + toM) / 2];
+    const [startM = 0, endM = 0] = edges.slice(i, i + 2);
+    if (endM - startM > longestM) [longestM, atM] = [endM - startM, (startM + endM) / 2];
   }
   return atM;
 }
