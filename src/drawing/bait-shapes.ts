@@ -88,8 +88,11 @@ export function swivelShapes(part: PartOf<'swivel'>): Shape[] {
           { x: middle + (middle - inset) * 0.5, y: barrel },
           { x: length - inset, y: barrel * shoulder },
         ];
+  const across =
+    part.style === 'threeWay' ? wireStrokes(ellipse(middle, barrel + eye * 0.92, eye * 0.92, eye), wire, hex) : [];
   return [
     ...eyes,
+    ...across,
     {
       d: turned([{ x: inset, y: 0 }, ...profile, { x: length - inset, y: 0 }]),
       fill: paintOf(part.finish, 'across'),

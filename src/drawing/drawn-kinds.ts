@@ -79,7 +79,7 @@ function turned(reachM: number): DrawnKind<BoredPart> {
     portrait: (part) => ({
       shapes: boredShapes(part, false),
       width: part.lengthM * MM,
-      height: 2 * Math.max(...radiusProfile(part).map(({ radiusM }) => radiusM)) * MM,
+      height: 2 * Math.max(outsideRadius(part), ...radiusProfile(part).map(({ radiusM }) => radiusM)) * MM,
     }),
   };
 }

@@ -30,6 +30,27 @@ export function boredShapes(part: BoredPart, flipped: boolean): Shape[] {
   return [...shapes, ...details(part, flipped, length)];
 }
 
+/** The foot of a walking sinker under its tube: its toe, ahead, turned up. */
+function walkingFoot({ diameterM, finish }: PartOf<'weight'>, flipped: boolean, length: number): Shape {
+  const sole = diameterM * MM;
+  const points = [
+    [0.3, 0],
+    [0.02, 0.55],
+    [0.1, 0.86],
+    [0.3, 1],
+    [0.82, 1],
+    [0.98, 0.8],
+    [0.7, 0],
+  ] as const;
+  const at = points.map(([x, y]) => ({ x: (flipped ? 1 - x : x) * length, y: y * sole }));
+  return {
+    d: `${curve(at)}Z`,
+    fill: paintOf(finish, 'across'),
+    stroke: edgeOf(finish.hex, 0.55),
+    strokeWidth: OUTLINE_MM,
+  };
+}
+
 function closeEnds(profile: readonly Point[], length: number): Point[] {
   return [{ x: 0, y: 0 }, ...profile, { x: length, y: 0 }];
 }
@@ -37,6 +58,8 @@ function closeEnds(profile: readonly Point[], length: number): Point[] {
 function details(part: BoredPart, flipped: boolean, length: number): Shape[] {
   const line = darker(part.finish.hex, 0.4);
   switch (part.kind) {
+    case 'weight':
+      return part.shape === 'walking' ? [walkingFoot(part, flipped, length)] : [];
     case 'bell': {
       const x = flipped ? 0 : length;
       const radius = (part.mouthDiameterM * MM) / 2;

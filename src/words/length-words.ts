@@ -20,7 +20,7 @@ export function termWords(term: LengthTerm, system: UnitSystem): string {
     case 'finished':
       return 'finished length';
     case 'knot':
-      return `${term.end === 'nose' ? 'rod' : 'hook'} end knot, ${term.turns} turns`;
+      return `${term.end === 'nose' ? 'rod' : 'hook'} end knot, ${term.turns} ${term.turns === 1 ? 'turn' : 'turns'}`;
     case 'tiedLoop':
       return `${term.end === 'nose' ? 'rod' : 'hook'} end loop, ${showLength(term.insideM, system)} long`;
     case 'snell':

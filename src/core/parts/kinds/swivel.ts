@@ -4,11 +4,11 @@ import { densityOf } from '../material';
 import { common } from './common';
 import { asMeasured, bearsAt, discM2, hangsFrom, hardAreas, plain, type KindRoom } from './room';
 
-/** Two eyes that turn against each other. */
+/** Two eyes that turn against each other; of a three-way a third stands across, for the arm of a sinker. */
 export const swivelSchema = z.strictObject({
   kind: z.literal('swivel'),
   ...common,
-  style: z.enum(['barrel', 'crane', 'roller', 'ballBearing']),
+  style: z.enum(['barrel', 'crane', 'roller', 'ballBearing', 'threeWay']),
   /** Eye to eye, outside. */
   lengthM: partLengthM,
   barrelDiameterM: partLengthM,
@@ -47,13 +47,13 @@ export const swivelRoom: KindRoom<Swivel, z.infer<typeof swivelStateSchema>> = {
   },
   radiusM,
   profile: null,
-  geometricKg: ({ lengthM, eyeInnerDiameterM, eyeWireM, barrelDiameterM, material }) => {
+  geometricKg: ({ style, lengthM, eyeInnerDiameterM, eyeWireM, barrelDiameterM, material }) => {
     const barrelM = lengthM - 2 * (eyeInnerDiameterM + eyeWireM);
-    const eyesM = 2 * Math.PI * (eyeInnerDiameterM + eyeWireM) + barrelM;
+    const eyesM = (style === 'threeWay' ? 3 : 2) * Math.PI * (eyeInnerDiameterM + eyeWireM) + barrelM;
     return (discM2(barrelDiameterM) * Math.max(barrelM, 0) * 0.75 + discM2(eyeWireM) * eyesM) * densityOf(material);
   },
   areas: (part, { lengthM }) => hardAreas(radiusM(part), lengthM, false),
   smaller: ({ eyeInnerDiameterM, lengthM }) => [['eyes', 2 * eyeInnerDiameterM, 'length', lengthM]],
   telling: ({ lengthM }) => [lengthM],
-  words: ({ style }) => [style === 'ballBearing' ? 'ball bearing' : style],
+  words: ({ style }) => [style === 'ballBearing' ? 'ball bearing' : style === 'threeWay' ? 'three-way' : style],
 };
