@@ -132,7 +132,7 @@ describe('any lure that can be reached', () => {
             for (const misfit of misfits(each, {
               ...NOWHERE,
               by: 'threaded',
-              hanger: { hanger: 'wire', diameterM: 0.002 },
+              hanger: { hanger: 'wire', isLimp: false, diameterM: 0.002 },
             })) {
               const { title, figure, why } = misfitWords(misfit, system);
               expectWords(title, figure, why);

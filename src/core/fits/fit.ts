@@ -86,7 +86,8 @@ export function misfits(part: Part, place: Place): Misfit[] {
 function jointMisfits(side: Side, on: Hanger, wireM: number): Misfit[] {
   switch (side.port) {
     case 'bore':
-      return on.hanger === 'wire' || on.hanger === 'sleeve' ? boreMisfit(side, on.diameterM, on.hanger) : [];
+      if (on.hanger === 'wire') return boreMisfit(side, on.diameterM, 'wire', on.isLimp);
+      return on.hanger === 'sleeve' ? boreMisfit(side, on.diameterM, 'sleeve', false) : [];
     case 'band':
       return on.hanger === 'collar' ? bandMisfits(side.boreM, on.diameterM) : [];
     case 'hole':
@@ -137,12 +138,13 @@ function holdingMisfits(part: Part, { held, hanger: own, wireM }: Place): Misfit
   });
 }
 
-function boreMisfit({ boreM, fit }: Bore, throughM: number, what: Through): Misfit[] {
+function boreMisfit({ boreM, fit }: Bore, throughM: number, what: Through, isLimp: boolean): Misfit[] {
   if (boreM < throughM + SLIDING_FIT_M) return [{ code: 'boreTooTight', boreM, throughM, what }];
   // A bell swings about its sleeve and is meant to be loose.
   const ratio = fit === 'spacer' ? SPACER_BORE_RATIO : MOST_BORE_RATIO;
   const mostM = Math.max(ratio * throughM, LEAST_MOST_BORE_M);
-  return what === 'wire' && fit !== 'swinging' && boreM > mostM
+  // On line it hangs crooked however tight it is.
+  return what === 'wire' && !isLimp && fit !== 'swinging' && boreM > mostM
     ? [{ code: 'boreTooLoose', boreM, throughM, mostM }]
     : [];
 }
@@ -237,9 +239,9 @@ function insideRing({ insideM }: Coil, holderM: number, heldM: number): Misfit[]
   return insideM < neededM ? [{ code: 'ringTooSmall', insideM, neededM }] : [];
 }
 
-function wireMisfits({ diameterM }: Stock, { threaded, held, loops }: Place): Misfit[] {
+function wireMisfits({ kind, diameterM }: Stock, { threaded, held, loops }: Place): Misfit[] {
   const worst = threaded
-    .flatMap((side) => jointMisfits(side, { hanger: 'wire', diameterM }, diameterM))
+    .flatMap((side) => jointMisfits(side, { hanger: 'wire', diameterM, isLimp: kind === 'line' }, diameterM))
     .sort((a, b) => Number(isLoose(a)) - Number(isLoose(b)))[0];
   const rings = held.flatMap(({ side }) =>
     side.port === 'coil' ? loops.flatMap((loop) => ringInLoop(side.wiresM, loop.insideDiameterM)) : [],
@@ -295,7 +297,7 @@ export function threadPlace(
   return {
     ...NOWHERE,
     by: 'threaded',
-    hanger: { hanger: 'wire', diameterM: wireM },
+    hanger: { hanger: 'wire', diameterM: wireM, isLimp: carrierRoom((on ?? build).carrier).isLimp },
     wireM,
     roomInClevisM: on ? roomInClevis(build, on, index, except, layout) : null,
   };

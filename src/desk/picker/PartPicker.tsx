@@ -60,6 +60,8 @@ const ROW_PX = 80;
 /** On a phone the columns stand under the part. */
 const TALL_ROW_PX = 122;
 const DIVIDER_PX = 40;
+/** What does not fit is told on lines of its own. */
+const MISFIT_PX = 28;
 
 export function PartPicker(props: PartPickerProps) {
   return (
@@ -88,6 +90,11 @@ export function PartPicker(props: PartPickerProps) {
 }
 
 type Row = { readonly row: 'choice'; readonly choice: Choice } | { readonly row: 'divider'; readonly count: number };
+
+function heightOf(row: Row | undefined, rowPx: number): number {
+  if (row?.row === 'divider') return DIVIDER_PX;
+  return rowPx + (row?.choice.misfits.length ? MISFIT_PX : 0);
+}
 
 function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   const { water, recentParts } = useDesk((state) => state.settings);
@@ -137,7 +144,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => list.current,
-    estimateSize: (index) => (rows[index]?.row === 'divider' ? DIVIDER_PX : rowPx),
+    estimateSize: (index) => heightOf(rows[index], rowPx),
     overscan: 3,
     onChange: ({ range }) => {
       if (range && (range.startIndex !== shown.from || range.endIndex + 1 !== shown.to)) {

@@ -35,7 +35,9 @@ export type Port = Side['port'];
 
 /** What something is offered to sit on, m. */
 export type Hanger =
-  | { readonly hanger: 'wire' | 'sleeve' | 'collar'; readonly diameterM: number }
+  | { readonly hanger: 'sleeve' | 'collar'; readonly diameterM: number }
+  /** A wire, or a line: what slides on that may be as loose as it likes. */
+  | { readonly hanger: 'wire'; readonly diameterM: number; readonly isLimp: boolean }
   | { readonly hanger: 'lobe'; readonly thickM: number; readonly dropM: number }
   | { readonly hanger: 'coil'; readonly wiresM: number; readonly insideM: number }
   | { readonly hanger: 'swivelEye' | 'bodyEye'; readonly openM: number; readonly wireM: number }
