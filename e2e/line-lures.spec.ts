@@ -105,6 +105,48 @@ test('a treble gives way to an open-eye single and a second hook on braid', asyn
   await expectNothingForAxe(page);
 });
 
+test('a blade goes ahead of one of one’s own lures, which comes off again; a line rests in three ways', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=stolk-herald');
+  await bench.unit(/^hook end/i).click();
+  await page.getByLabel('Tie one of your lures on behind').selectOption({ label: 'Okkel Wisp' });
+  await expect(bench.unit(/Treble hook/)).toBeVisible();
+  await bench.expectAllInOrder();
+  await expectNothingForAxe(page);
+  await bench.unit(/^hook end/i).click();
+  await bench.button('Take off the lure behind').click();
+  await expect(bench.unit(/Treble hook/)).toHaveCount(0);
+  await bench.button('Undo').click();
+  await expect(bench.unit(/Treble hook/)).toBeVisible();
+
+  await bench.open('/bench?lure=mirrow-drift');
+  const rests = await bench.unfold('How its beads rest');
+  await expect(rests.getByRole('img')).toHaveCount(3);
+});
+
+test('a walking sinker that does not come to the bottom is found, with what would bring it there', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=suvra-mouth');
+  await bench.button('Ride and line').click();
+  const ride = page.getByRole('dialog', { name: 'How it rides' });
+  await ride.getByRole('button', { name: 'Put a sinker ahead of the lure' }).click();
+  await ride.getByLabel('How it sits on the line').selectOption({ label: 'three-way arm' });
+  await ride.getByLabel('Arm it hangs on').fill('40 cm');
+  await ride.getByLabel('Arm it hangs on').press('Enter');
+  await expect(ride.getByLabel('Arm it hangs on')).toHaveValue('0.4 m');
+  await ride.getByLabel('Line out').fill('5 m');
+  await ride.getByLabel('Line out').press('Enter');
+  await expectNothingForAxe(page);
+  await page.keyboard.press('Escape');
+  const found = page.locator('[data-severity="caution"]').filter({ hasText: 'The sinker runs over the bottom' });
+  await expect(found).toContainText(/At this speed about [\d.]+ g, or [\d.]+ m of line out would bring it down/);
+  await expect(found).toContainText('It is not the lure’s');
+});
+
 test.describe('at 390 px', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 

@@ -120,7 +120,7 @@ export function clockWords(clock: Clock, build: Build): WearSentence {
       };
     case 'knot':
       return {
-        title: `${name}: the knot behind it ${percent(clock.used)} of its life`,
+        title: `Knot at the ${name.toLowerCase()}: ${percent(clock.used)} worn`,
         why: clock.isGentle
           ? 'Run the line through the fingers above it after each fish and tie it afresh where it is rough.'
           : 'It is chafed by what rests on it: a small bead between makes it last about three times as long.',

@@ -14,11 +14,11 @@ type Sinker = NonNullable<Outfit['sinker']>;
 const USUAL: Sinker = { massKg: 0.014, metal: 'tungsten', leaderM: 0.1 };
 
 const STYLE_NAMES: Readonly<Record<SinkerStyle, string>> = {
-  ball: 'ball or egg, sliding',
-  bullet: 'bullet, sliding',
-  splitShot: 'split shot, pinched on',
-  walking: 'walking, on its foot',
-  threeWay: 'on the arm of a three-way',
+  ball: 'sliding ball',
+  bullet: 'sliding bullet',
+  splitShot: 'split shot',
+  walking: 'walking foot',
+  threeWay: 'three-way arm',
 };
 const USUAL_DROPPER_M = 0.3;
 
