@@ -33,9 +33,9 @@ describe('a sinker against depth, speed and current', () => {
     const { neededKg, neededLineM } = short ?? {};
     // What is told is enough, and a little less is not.
     expect(reach(rig({ massKg: (neededKg ?? 0) * 1.001 }), 6)?.isOnBottom).toBe(true);
-    expect(reach(rig({ massKg: (neededKg ?? 0) * 0.99 }), 6)?.isOnBottom).toBe(false);
+    expect(reach(rig({ massKg: (neededKg ?? 0) * 0.98 }), 6)?.isOnBottom).toBe(false);
     expect(reach(rig({}, (neededLineM ?? 0) * 1.001), 6)?.isOnBottom).toBe(true);
-    expect(reach(rig({}, (neededLineM ?? 0) * 0.99), 6)?.isOnBottom).toBe(false);
+    expect(reach(rig({}, (neededLineM ?? 0) * 0.98), 6)?.isOnBottom).toBe(false);
   });
 
   it('faster, as against a current, it lifts: what it needs grows with the speed', () => {

@@ -14,8 +14,9 @@ export interface FishedOver {
 }
 
 /** Steps of the line for this: a centimetre is near enough. */
-const STEPS = 60;
-const HALVINGS = 18;
+const STEPS = 40;
+/** To half a per cent between the least and the most. */
+const HALVINGS = 10;
 
 /** @param speedMps through the water, so with the current in it */
 export function sinkerFindings(
@@ -63,7 +64,7 @@ export function sinkerFindings(
 function leastThat(fails: number, does: number, holds: (value: number) => boolean): number {
   let [low, high] = [fails, does];
   for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
+    const middle = Math.sqrt(low * high);
     if (holds(middle)) high = middle;
     else low = middle;
   }
