@@ -14,6 +14,7 @@ import {
   EMPTY_FRAME,
   FRAMES_SO_FAR,
   LARGEST,
+  LARGEST_ON_LINE,
   MARK_WHEN_DRAWN,
   openBench,
 } from './page';
@@ -116,6 +117,7 @@ async function editToPaint(browser: Browser, base: string): Promise<Figure[]> {
   for (const [lure, bead] of [
     [LARGEST, 'Brass bead'],
     [DEMO_LURES[0] ?? LARGEST, 'Glass bead'],
+    [LARGEST_ON_LINE, 'Faceted bead'],
   ] as const) {
     const page = await openBench(browser, base, lure.id);
     await page.getByRole('option', { name: bead, exact: true }).first().click();

@@ -1,11 +1,15 @@
 /** A page of the built app as the bench uses it. */
 import type { Browser, Page } from '@playwright/test';
+import type { Lure } from '../src/core/lure/lure';
 import { DEMO_LURES } from '../src/demo/scenario';
 
-/** The bent demo lure with the most parts. */
-export const LARGEST = DEMO_LURES.filter(({ family }) => family !== 'inlineSpinner').reduce((most, lure) =>
-  Object.keys(lure.build.items).length > Object.keys(most.build.items).length ? lure : most,
-);
+/** The demo lure on this kind of carrier that has the most parts. */
+const largestOn = (kind: Lure['build']['carrier']['kind']) =>
+  DEMO_LURES.filter(({ build }) => build.carrier.kind === kind).reduce((most, lure) =>
+    Object.keys(lure.build.items).length > Object.keys(most.build.items).length ? lure : most,
+  );
+export const LARGEST = largestOn('bentWire');
+export const LARGEST_ON_LINE = largestOn('line');
 
 /** @param script runs in the page before all else, as text */
 export async function openAt(browser: Browser, address: string, script = ''): Promise<Page> {

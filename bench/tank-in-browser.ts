@@ -3,19 +3,24 @@
  * processor four times slower, frames while it swims, and how soon moves stand there once something is wanted.
  */
 import type { Browser, Page } from '@playwright/test';
+import type { Lure } from '../src/core/lure/lure';
 import { median, type Figure } from './measure';
-import { AFTER_FRAME, COUNT_FRAMES, EMPTY_FRAME, FRAMES_SO_FAR, LARGEST, MARK_WHEN_DRAWN, openAt } from './page';
+import {
+  AFTER_FRAME,
+  COUNT_FRAMES,
+  EMPTY_FRAME,
+  FRAMES_SO_FAR,
+  LARGEST,
+  LARGEST_ON_LINE,
+  MARK_WHEN_DRAWN,
+  openAt,
+} from './page';
 
 const CRANKS = 30;
 const TARGETS = 6;
 const SWUM_MS = 3000;
 
-async function openTank(
-  browser: Browser,
-  base: string,
-  address = `/tank?lure=${LARGEST.id}`,
-  script = '',
-): Promise<Page> {
+async function openTank(browser: Browser, base: string, address: string, script = ''): Promise<Page> {
   const page = await openAt(browser, `${base}${address}`, script);
   await page.locator('[data-testid="action card"][aria-busy="false"]').waitFor();
   await page.locator('.recharts-surface').first().waitFor();
@@ -55,8 +60,8 @@ const TIME_CRANK = `(to) => new Promise((resolve, reject) => {
   slider.dispatchEvent(new Event('input', { bubbles: true }));
 })`;
 
-async function crank(browser: Browser, base: string): Promise<Figure[]> {
-  const page = await openTank(browser, base);
+async function crank(browser: Browser, base: string, lure: Lure): Promise<Figure[]> {
+  const page = await openTank(browser, base, `/tank?lure=${lure.id}`);
   await page.evaluate(COUNT_FRAMES);
   await page.waitForTimeout(SWUM_MS);
   const swims = await page.evaluate<{ perS: number; longest: number }>(FRAMES_SO_FAR);
@@ -72,14 +77,14 @@ async function crank(browser: Browser, base: string): Promise<Figure[]> {
   await page.context().close();
   return [
     {
-      name: `crank of the handle to painted figures, ${LARGEST.name}, processor 4 × slower`,
+      name: `crank of the handle to painted figures, ${lure.name}, processor 4 × slower`,
       value: times.toSorted((a, b) => a - b)[Math.ceil(0.95 * CRANKS) - 1] ?? NaN,
       unit: 'ms',
       bar: 50,
       note: `95th of ${CRANKS}; median ${median(times).toFixed(0)}; an empty frame of the page ${median(empty).toFixed(0)}`,
     },
     {
-      name: 'milliseconds a frame while it swims, blades turning',
+      name: `milliseconds a frame while ${lure.name} swims, blades turning`,
       value: 1000 / swims.perS,
       unit: 'ms',
       bar: 17,
@@ -124,8 +129,8 @@ const cranked = (to: number) =>
     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(slider, '${to}');
     slider.dispatchEvent(new Event('input', { bubbles: true }));`);
 
-async function moves(browser: Browser, base: string): Promise<Figure[]> {
-  const page = await openTank(browser, base);
+async function moves(browser: Browser, base: string, lure: Lure): Promise<Figure[]> {
+  const page = await openTank(browser, base, `/tank?lure=${lure.id}`);
   const rests = () => page.waitForTimeout(8000);
   const timesOf = (script: string) => page.evaluate<[number, number]>(`(${script})()`);
   const ahead: [number, number][] = [];
@@ -144,8 +149,8 @@ async function moves(browser: Browser, base: string): Promise<Figure[]> {
   }
   await page.context().close();
   return [
-    ...told(`moves of ${LARGEST.name} after a target is chosen`, ahead),
-    ...told('moves after the retrieve is changed, its card with them', anew),
+    ...told(`moves of ${lure.name} after a target is chosen`, ahead),
+    ...told(`moves of ${lure.name} after the retrieve is changed, its card with them`, anew),
   ];
 }
 
@@ -159,5 +164,9 @@ function told(name: string, times: readonly (readonly [number, number])[]): Figu
 }
 
 export async function tankInBrowser(browser: Browser, base: string): Promise<Figure[]> {
-  return [await loadedTank(browser, base), ...(await crank(browser, base)), ...(await moves(browser, base))];
+  const figures = [await loadedTank(browser, base)];
+  for (const lure of [LARGEST, LARGEST_ON_LINE]) {
+    figures.push(...(await crank(browser, base, lure)), ...(await moves(browser, base, lure)));
+  }
+  return figures;
 }

@@ -1,6 +1,7 @@
 import { expectNothingForAxe } from './axe';
 import { expect, test } from './bench-page';
 import { MakePage } from './make-page';
+import { TankPage } from './tank-page';
 
 test('a harness of three hooks by keyboard, from bare line to tied, a bead too few mended by the offered press', async ({
   bench,
@@ -125,6 +126,62 @@ test('a blade goes ahead of one of one’s own lures, which comes off again; a l
   const rests = await bench.unfold('How its beads rest');
   await expect(rests.getByRole('img')).toHaveCount(3);
 });
+
+for (const [family, first] of [
+  ['Blade leader', 'A blade on its clevis goes here'],
+  ['Blade ahead of a lure', 'A stop behind the blade'],
+] as const) {
+  test(`a ${family.toLowerCase()} from bare line, each place filled with what is offered first, tuned, made and printed`, async ({
+    bench,
+    page,
+  }) => {
+    test.slow();
+    await bench.open();
+    await bench.button('My lures').click();
+    await page.getByRole('menuitem', { name: 'New lure' }).click();
+    await page
+      .getByRole('dialog', { name: 'What are you building?' })
+      .getByRole('region', { name: family, exact: true })
+      .getByRole('button', { name: 'Start with bare line' })
+      .click();
+    await page.getByRole('toolbar', { name: 'Do with the picked part' }).getByRole('button', { name: first }).click();
+    const dialog = page.getByRole('dialog');
+    const title = dialog.getByRole('heading').first();
+    for (let asked = ''; (await dialog.count()) > 0;) {
+      const now = await title.innerText();
+      expect(now).not.toBe(asked);
+      asked = now;
+      await expect(dialog.getByRole('combobox')).toBeFocused();
+      await expect(dialog.locator('[data-part]').first()).toBeVisible();
+      await page.keyboard.press('Enter');
+      await expect.poll(async () => ((await dialog.count()) > 0 ? title.innerText() : '')).not.toBe(asked);
+    }
+    await bench.expectAllInOrder();
+    await bench.saved();
+
+    // In the Tank something is wanted, and what would bring it closer is ranked.
+    await page.getByRole('link', { name: 'Tank', exact: true }).click();
+    const tank = new TankPage(page);
+    await expect(tank.card()).toHaveAttribute('aria-busy', 'false');
+    await tank.take('Just under the surface');
+    await tank.ranked();
+
+    await page.getByRole('link', { name: 'Make', exact: true }).click();
+    const make = new MakePage(page);
+    await make.button('All here: begin').click();
+    for (;;) {
+      const { at, of } = await make.place();
+      await page.keyboard.press('Space');
+      if (at === of) break;
+      await expect.poll(async () => (await make.place()).at).toBe(at + 1);
+    }
+    await bench.open('/bench');
+    await bench.fromFileMenu(/^Build sheet/);
+    await expect(page.getByRole('heading', { name: /: build sheet$/ })).toBeVisible();
+    const file = await bench.exported(() => page.getByRole('button', { name: 'Save as PDF' }).click());
+    expect(file.text.startsWith('%PDF-1.7')).toBe(true);
+  });
+}
 
 test('a walking sinker that does not come to the bottom is found, with what would bring it there', async ({
   bench,
