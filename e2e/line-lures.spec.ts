@@ -1,3 +1,4 @@
+import { readPdf } from '../src/testing/read-pdf';
 import { expectNothingForAxe } from './axe';
 import { expect, test } from './bench-page';
 import { MakePage } from './make-page';
@@ -176,10 +177,12 @@ for (const [family, first] of [
       await expect.poll(async () => (await make.place()).at).toBe(at + 1);
     }
     await bench.open('/bench');
+    const opening = page.context().waitForEvent('page');
     await bench.fromFileMenu(/^Build sheet/);
-    await expect(page.getByRole('heading', { name: /: build sheet$/ })).toBeVisible();
-    const file = await bench.exported(() => page.getByRole('button', { name: 'Save as PDF' }).click());
-    expect(file.text.startsWith('%PDF-1.7')).toBe(true);
+    const sheet = await opening;
+    await expect(sheet.getByTestId('page')).toContainText(family);
+    const printed = await readPdf(await sheet.pdf({ preferCSSPageSize: true, printBackground: true }));
+    expect(printed.pages).toBe(1);
   });
 }
 

@@ -14,7 +14,7 @@ import { applyEdits } from './edit';
 import { performCommand, startHistory } from './history';
 import { structureProblem } from './structure';
 import { carriersOf } from './strung';
-import { lureBehind, tieBehind, untieBehind } from './tie-behind';
+import { hasEndToTie, lureBehind, tieBehind, untieBehind } from './tie-behind';
 
 const AHEAD = DEMO_LURES.filter(({ family }) => family === 'bladeAhead' || family === 'bladeLeader');
 const BEHIND = DEMO_LURES.filter(({ build }) => build.carrier.kind !== 'line');
@@ -53,6 +53,7 @@ describe('a lure tied behind a blade', () => {
     const whole = edited(ahead, ...edits);
     const behind = lureBehind(whole.build);
     expect(lureBehind(ahead.build)).toBeNull();
+    expect([ahead, demoLure('mirrow-drift')].map((lure) => hasEndToTie(lure.build))).toEqual([true, false]);
     if (!behind) throw new Error('it hangs there');
     const off = edited(whole, untieBehind(whole.build, behind));
     expect(off.build.items).toEqual(ahead.build.items);

@@ -45,6 +45,12 @@ export function tieBehind(build: Build, behind: Build): Edit[] {
   ];
 }
 
+/** Whether the line has an end to tie to: one that ends in the snell of its last hook has none. */
+export function hasEndToTie({ strand, items }: Build): boolean {
+  const last = strand.at(-1);
+  return !last || items[last.item]?.part.kind !== 'hook';
+}
+
 /** The lure that hangs behind the end of the first carrier; null where none does. */
 export function lureBehind(build: Build): CarrierId | null {
   const joint = endOf(build);

@@ -1,6 +1,6 @@
 'use client';
 
-import { lureBehind } from '@/core/lure/tie-behind';
+import { hasEndToTie, lureBehind } from '@/core/lure/tie-behind';
 import type { Build, LureId } from '@/core/lure/lure';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
@@ -22,7 +22,7 @@ export function LureBehind({ build }: { readonly build: Build }) {
     );
   }
   const others = lures.filter(({ id }) => id !== openId);
-  if (others.length === 0) return null;
+  if (others.length === 0 || !hasEndToTie(build)) return null;
   return (
     <SelectField
       label="Tie one of your lures on behind"
