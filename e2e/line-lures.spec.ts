@@ -128,9 +128,10 @@ test('a blade goes ahead of one of one’s own lures, which comes off again; a l
   await expect(rests.getByRole('img')).toHaveCount(3);
 });
 
-for (const [family, first] of [
-  ['Blade leader', 'A blade on its clevis goes here'],
-  ['Blade ahead of a lure', 'A stop behind the blade'],
+for (const [family, first, mends] of [
+  // The bead that is offered first slips over a knot this thin: a narrow one behind it does not.
+  ['Blade leader', 'A blade on its clevis goes here', /^Put on: Guard bead/],
+  ['Blade ahead of a lure', 'A stop behind the blade', null],
 ] as const) {
   test(`a ${family.toLowerCase()} from bare line, each place filled with what is offered first, tuned, made and printed`, async ({
     bench,
@@ -148,6 +149,7 @@ for (const [family, first] of [
     await page.getByRole('toolbar', { name: 'Do with the picked part' }).getByRole('button', { name: first }).click();
     const dialog = page.getByRole('dialog');
     const title = dialog.getByRole('heading').first();
+    await expect(title).toBeVisible();
     for (let asked = ''; (await dialog.count()) > 0;) {
       const now = await title.innerText();
       expect(now).not.toBe(asked);
@@ -157,6 +159,7 @@ for (const [family, first] of [
       await page.keyboard.press('Enter');
       await expect.poll(async () => ((await dialog.count()) > 0 ? title.innerText() : '')).not.toBe(asked);
     }
+    if (mends) await bench.button(mends).click();
     await bench.expectAllInOrder();
     await bench.saved();
 

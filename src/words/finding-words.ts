@@ -2,7 +2,6 @@
 import { carrierRoom, wireEnd } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
-import type { Cost } from '../core/costs/cost';
 import type { Finding, Repair } from '../core/judgement/finding';
 import { itemOf, type Build, type ItemId } from '../core/lure/lure';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
@@ -360,39 +359,6 @@ const NUMBER_WORDS: Readonly<Record<number, string>> = {
   9: 'nine',
 };
 
-export function costWords(cost: Cost, build: Build, system: UnitSystem): string {
-  const names = (ids: readonly ItemId[]) =>
-    ids
-      .map((id) => build.items[id]?.part)
-      .map((part) => (part ? partTitle(part) : 'a part'))
-      .join(', ');
-  switch (cost.code) {
-    case 'cutsWire':
-      return `cuts the ${cost.wire.kind}: new ${showLength(cost.wire.diameterM, system)} ${cost.wire.kind}, ${showLength(cost.newLengthM, system)}`;
-    case 'changesBladeAtClevis':
-      return `changes at the clevis gate, nothing cut: ${names(cost.items)}`;
-    case 'opensRing':
-      return `opens the ring: ${names(cost.items)}`;
-    case 'cutsHook':
-      return `cuts off the hook, never the wire’s eye: ${cost.parts.map(partTitle).join(', ')}. Eye protection on, the points held away under a cloth`;
-    case 'opensEye':
-      return `opens the hook’s own eye and shuts it: ${names(cost.items)}`;
-    case 'cutsTube':
-      return `cuts the shrink tube: new tube, ${showLength(cost.newLengthM, system)}`;
-    case 'bendsWire':
-      return 'bends the wire again';
-    case 'opensEndLoop':
-      return 'opens the end loop and closes it again';
-    case 'newHead':
-      return 'takes a new head on new wire';
-    case 'slipsOff':
-      return `slips off and on by hand: ${names(cost.items)}`;
-    case 'tiesAgain':
-      return `ties again: ${names(cost.items)}`;
-    default:
-      return never(cost, 'costWords');
-  }
-}
 const BEARS_ON = {
   wraps: 'the wraps',
   thread: 'thread',

@@ -11,7 +11,7 @@ import { degrees } from './angle-words';
 import { bendAngle, bendName, twistAngle } from './bend-words';
 import { capital } from './capital';
 import { LINE_WORDS, lineValue, type CardMeasures } from './card-words';
-import { costWords } from './finding-words';
+import { costWords } from './cost-words';
 import { finishWords, FIXING_WORDS, partTitle } from './part-words';
 import { NOISE_WORDS } from './sound-words';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { edited, itemId, on, part, plainSpinner, TAIL } from '@/testing/lures';
-import { costWords } from '../../words/finding-words';
+import { costWords } from '../../words/cost-words';
 import { seatPart, takeOff } from '../lure/editing';
 import type { Lure } from '../lure/lure';
 import { effortOf } from '../tune/effort';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoLure, edited, itemId, on, part, plainSpinner, spinner, TAIL, withInside } from '@/testing/lures';
-import { costWords, findingWords, repairWords } from '../../words/finding-words';
+import { costWords } from '../../words/cost-words';
+import { findingWords, repairWords } from '../../words/finding-words';
 import { DEMO_LURES } from '@/demo/scenario';
 import { CATALOGUE } from '../parts/catalogue';
 import type { Part, PartOf } from '../parts/part';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bentAt, demoLure, edited, itemId, on, part, plainBait, TAIL } from '@/testing/lures';
 import { CUT_WORDS, termWords } from '../../words/length-words';
 import { refusalWords } from '../../words/refusal-words';
-import { costWords } from '../../words/finding-words';
+import { costWords } from '../../words/cost-words';
 import { partsOfKind } from '../parts/catalogue';
 import type { PartKind } from '../parts/part';
 import { costOfChange } from '../costs/cost';

@@ -13,7 +13,7 @@ import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { useMedia } from '@/ui/use-media';
-import { costWords } from '@/words/finding-words';
+import { costWords } from '@/words/cost-words';
 import { KIND_WORDS } from '@/words/part-words';
 import { SLOT_WORDS } from '@/words/slot-words';
 import { openSheet, pick, useDesk } from '../desk-state';

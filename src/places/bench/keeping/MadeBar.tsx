@@ -6,7 +6,7 @@ import type { Lure, LureId } from '@/core/lure/lure';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
 import { today } from '@/ui/today';
-import { costWords } from '@/words/finding-words';
+import { costWords } from '@/words/cost-words';
 import { useDesk } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
 import { openStores } from '@/desk/stores';
