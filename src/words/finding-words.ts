@@ -1,9 +1,9 @@
-/** Findings, repairs, refusals and costs as sentences. */
+/** Findings, repairs and refusals as sentences. */
 import { carrierRoom, wireEnd } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
 import type { Finding, Repair } from '../core/judgement/finding';
-import { itemOf, type Build, type ItemId } from '../core/lure/lure';
+import { itemOf, type Build } from '../core/lure/lure';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
 import type { NoRepairReason } from '../core/judgement/mending';
 import type { LureRule } from '../core/judgement/lure-rule';

@@ -4,7 +4,7 @@ import { isSame } from '@/core/same';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { PickerAim } from '@/desk/picker/picker-state';
 import { canGoOverTie, canSitAtEnd, canSitOn, hasRoomToHold } from '@/core/lure/structure';
-import { childrenOf, howSchema, type Build, type Seat } from '@/core/lure/lure';
+import { childrenOf, howSchema, type Build, type Item, type Seat } from '@/core/lure/lure';
 import type { How } from '@/core/parts/kinds/room';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
 import { change } from '@/desk/open-lure';
@@ -127,6 +127,10 @@ const HOW_WORDS: Readonly<Record<How, string>> = {
   kept: 'Keep it with a disc',
 };
 
+function hangs({ seat }: Item): boolean {
+  return seat.on === 'item' && seat.how === 'hung';
+}
+
 function holdsOf(unit: StringUnit, build: Build): Hold[] {
   const { end, item } = unit;
   if (end === 'tie') {
@@ -142,6 +146,8 @@ function holdsOf(unit: StringUnit, build: Build): Hold[] {
   return howSchema.options.flatMap((how): Hold[] => {
     const kinds = PART_KINDS.filter((kind) => canSitOn(kind, item.part.kind, how));
     if (kinds.length === 0 || !hasRoomToHold(build, item, how)) return [];
+    // A disc keeps what hangs in the bend: without that there is nothing to keep.
+    if (how === 'kept' && !childrenOf(build, item.id).some(hangs)) return [];
     const word = item.part.kind === 'hook' && how === 'hung' ? 'Hang a stinger' : HOW_WORDS[how];
     return [{ word, seat: { on: 'item', item: item.id, how }, kinds }];
   });
