@@ -6,7 +6,7 @@ import type { Layout } from '@/core/geometry/layout';
 import type { DrawnThing } from '@/drawing/drawn-things';
 import { NEVER_COVERED, type Box, type Polygon } from '@/drawing/labels/ground';
 import { lureGround } from '@/drawing/labels/lure-ground';
-import { placeLabels, type PlacedLabel } from '@/drawing/labels/place-labels';
+import { overlap, placeLabels, type PlacedLabel } from '@/drawing/labels/place-labels';
 import type { Motion } from '@/drawing/motion';
 import type { Point } from '@/drawing/path';
 import type { StageView } from '@/drawing/stage-view';
@@ -65,8 +65,11 @@ export const StageLabels = memo(function StageLabels(props: StageLabelsProps) {
       const size = sizes[key];
       return size && anchors.length > 0 ? [{ key, anchors, widthPx: size.width, heightPx: size.height }] : [];
     });
-    return placeLabels(wanted, ground, stood);
-  }, [labels, sizes, ground, stood]);
+    // Where all is full, the place that asks is left to its button below: it covers no tool.
+    return placeLabels(wanted, ground, stood).filter(
+      (label) => !label.key.startsWith('slot ') || !taken.some((polygon) => overlap(label, boxOf(polygon))),
+    );
+  }, [labels, sizes, ground, stood, taken]);
   useLayoutEffect(() => {
     stood.clear();
     for (const label of placed) stood.set(label.key, label);
@@ -95,6 +98,12 @@ export const StageLabels = memo(function StageLabels(props: StageLabelsProps) {
     </>
   );
 });
+
+function boxOf(polygon: Polygon): Box {
+  const [xs, ys] = [polygon.map(({ x }) => x), polygon.map(({ y }) => y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return { left, top, width: Math.max(...xs) - left, height: Math.max(...ys) - top };
+}
 
 function Leaders({ placed, view }: { readonly placed: readonly PlacedLabel[]; readonly view: StageView }) {
   return (
