@@ -29,20 +29,16 @@ export type Cost =
 export function costOfChange(from: Build, to: Build): Cost[] {
   const changed = changedItems(from, to);
   const both = (id: ItemId) => [from.items[id], to.items[id]].filter((item) => item !== undefined);
-  const heldBy = (id: ItemId) =>
-    [from, to].flatMap((build) => {
-      const item = build.items[id];
-      return item ? [holder(item, build)] : [];
-    });
-
-  const costs: Cost[] = [];
-  const comesInto = (id: ItemId, build: Build) => {
+  const holderIn = (build: Build, id: ItemId) => {
     const item = build.items[id];
     return item ? holder(item, build) : null;
   };
+  const heldBy = (id: ItemId) => [from, to].flatMap((build) => holderIn(build, id) ?? []);
+
+  const costs: Cost[] = [];
   const isRestrung =
     !isSame(from.strand, to.strand) ||
-    changed.some((id) => (heldBy(id).includes('wire') && !isTube(both(id))) || comesInto(id, to) === 'closedLoop');
+    changed.some((id) => (heldBy(id).includes('wire') && !isTube(both(id))) || holderIn(to, id) === 'closedLoop');
   if (changed.some((id) => heldBy(id).includes('head'))) return [{ code: 'newHead' }];
   const loosens = opensAgain(from.carrier, to.carrier);
   const isRebent = !isSame(from.carrier, to.carrier);
@@ -53,7 +49,7 @@ export function costOfChange(from: Build, to: Build): Cost[] {
     costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
     return [...costs, ...tiesAgain(changed, heldBy)];
   }
-  const cutOff = changed.filter((id) => comesInto(id, from) === 'closedLoop');
+  const cutOff = changed.filter((id) => holderIn(from, id) === 'closedLoop');
   if (cutOff.length > 0) costs.push({ code: 'cutsHook', parts: cutOff.map((id) => itemOf(from, id).part) });
   const byEye = changed.filter((id) => heldBy(id).includes('eye'));
   if (byEye.length > 0) costs.push({ code: 'opensEye', items: byEye });

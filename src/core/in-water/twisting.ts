@@ -1,7 +1,7 @@
 /** What of a lure, besides its blades, bears on the twist of its line: a bait that rolls, a swivel at its nose. */
 import { baitRoll, type BaitRoll } from '../hydro/bait-roll';
 import { stateOf } from '../lure/item-state';
-import type { Item } from '../lure/lure';
+import { FIRST_CARRIER, type Item } from '../lure/lure';
 import { SWIVEL_TORQUE_NM } from './bearing';
 
 export interface Twisting {
@@ -18,7 +18,9 @@ export function twistingOf(items: readonly Pick<Item, 'id' | 'part' | 'seat' | '
     const hook = items.find(({ id }) => id === seat.item)?.part;
     return hook?.kind === 'hook' && hook.rolls ? [baitRoll(part.lengthM, part.bodyM, hook.gapM)] : [];
   });
-  const atNose = items.filter(({ seat }) => seat.on === 'end' && seat.end === 'nose' && seat.carrier === undefined);
+  const atNose = items.filter(
+    ({ seat }) => seat.on === 'end' && seat.end === 'nose' && (seat.carrier ?? FIRST_CARRIER) === FIRST_CARRIER,
+  );
   return {
     roll: rolls.reduce<BaitRoll | null>((most, each) => (most && most.torqueM3 >= each.torqueM3 ? most : each), null),
     noseNm: Math.min(...atNose.map(letsThroughNm), Infinity),

@@ -156,7 +156,6 @@ export type Finding = FindingBase &
     | {
         readonly code: 'sinkerReach';
         readonly bottomM: number;
-        readonly speedMps: number;
         readonly isOnBottom: boolean;
         readonly sinkerDepthM: number;
         readonly lureOverBottomM: number;

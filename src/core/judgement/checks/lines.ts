@@ -7,7 +7,7 @@ import type { ItemState, Part } from '../../parts/part';
 import type { Edit } from '../../lure/edit';
 import { seatPart, threadParts } from '../../lure/editing';
 import { stateOf } from '../../lure/item-state';
-import { childrenOf, USUAL_KNOT, type Build, type Item } from '../../lure/lure';
+import { USUAL_KNOT, type Build, type Item } from '../../lure/lure';
 import type { LineCarrier } from '../../carriers/line';
 import { twistingOf } from '../../in-water/twisting';
 import type { Layout } from '../../geometry/layout';
@@ -293,11 +293,8 @@ function pullOf({ off }: Layout, item: Item, pullsN: ReadonlyMap<string, number>
 
 /** A bait that rolls, or a blade, turns the line with it unless a swivel lets it. */
 function twist(build: Build, { nose }: LineCarrier, hooks: readonly PlacedEntry[], spare: readonly Part[]): Finding[] {
-  const atNose = childrenOf(build, 'nose');
-  const hasSwivel = atNose.some(
-    ({ part }) => part.kind === 'swivel' || (part.kind === 'snap' && part.style !== 'plain'),
-  );
-  const { roll } = twistingOf(Object.values(build.items));
+  const { roll, noseNm } = twistingOf(Object.values(build.items));
+  const hasSwivel = noseNm < Infinity;
   const roller = hooks.find(({ item }) => (item.part as Hook).rolls);
   if (!roller && !hasSwivel) return [];
   const swivels = spare.filter((part) => part.kind === 'swivel').sort((a, b) => a.massKg - b.massKg);

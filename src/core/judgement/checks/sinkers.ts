@@ -29,8 +29,9 @@ export function sinkerFindings(
   const trim = sinker && rides(build, water, [speedMps], outfit).at[0]?.trim;
   if (!sinker || !trim) return [];
   const setting = { waterDensityKgM3: waterDensity(water), speedMps, tipHeightM: outfit.tipHeightM };
+  const [line, pull] = [fishingLine(outfit.line), pullOnLine(trim)];
   const rig = (massKg: number, lineOutM: number) =>
-    rigsOver(fishingLine(outfit.line), { ...sinker, massKg }, pullOnLine(trim), setting, [lineOutM], bottomM, STEPS)[0];
+    rigsOver(line, { ...sinker, massKg }, pull, setting, [lineOutM], bottomM, STEPS)[0];
   const reaches = (massKg: number, lineOutM: number) => {
     const shape = rig(massKg, lineOutM);
     return shape?.outcome === 'sinks' && shape.isOnBottom;
@@ -49,7 +50,6 @@ export function sinkerFindings(
       severity: isForBottom && !isOnBottom ? 'caution' : 'good',
       items: [],
       bottomM,
-      speedMps,
       isOnBottom,
       sinkerDepthM: runs?.sinkerDepthM ?? 0,
       lureOverBottomM: bottomM - (runs?.baitDepthM ?? 0),
