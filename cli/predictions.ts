@@ -42,6 +42,8 @@ const RIDE_NAMES: Readonly<Record<RideOutput, Naming>> = {
   aimOffM: ['aim_off_m', 1],
   twistTurns: ['twist_turns_per_100_m', 1],
   twistBehindSwivelTurns: ['twist_behind_swivel_turns_per_100_m', 1],
+  wobbleHz: ['wobble_hz', 1],
+  wobbleRad: ['wobble_deg', DEGREES],
 };
 const BLADE_NAMES: Readonly<Record<BladeOutput, string>> = {
   rateHz: 'rate_hz',
@@ -55,6 +57,7 @@ const LURE_NAMES: Readonly<Record<LureOutput, Naming>> = {
   armHz: ['arm_natural_hz', 1],
   surfaceMps: ['surface_speed_m_s', 1],
   planingMps: ['planing_speed_m_s', 1],
+  wobbleStartMps: ['wobble_from_m_s', 1],
 };
 
 export function predictions(lure: Lure, speedsMps: readonly number[], asked: PredictionAsked) {

@@ -25,6 +25,10 @@ import canoeGlint from './lures/canoe-glint.json';
 import okkelRoller from './lures/okkel-roller.json';
 import mirrowDrift from './lures/mirrow-drift.json';
 import suvraMouth from './lures/suvra-mouth.json';
+import okkelBroom from './lures/okkel-broom.json';
+import halvaneGlint from './lures/halvane-glint.json';
+import mirrowEmber from './lures/mirrow-ember.json';
+import stolkTwinkle from './lures/stolk-twinkle.json';
 
 const personSchema = z.strictObject({ name: shortText, trade: shortText, about: z.string() });
 const waterSchema = z.strictObject({
@@ -71,5 +75,9 @@ export const DEMO_LURES: readonly Lure[] = [
     suvraMouth,
     stolkHerald,
     torvaneFlash,
+    halvaneGlint,
+    stolkTwinkle,
+    mirrowEmber,
+    okkelBroom,
   ].map((file) => lureFileSchema.parse(file).lure),
 ];

@@ -138,6 +138,22 @@ export function faceOnShapes(blade: Blade, size: 'full' | 'small' = 'full'): Sha
   ];
 }
 
+/** How far a blade that hangs under a belly stands off the body. */
+const HANGING_OFF_RAD = 0.2;
+
+/** A blade hung under a belly, from its root end at x = 0: flat along the body, its hollow to it unless it is flipped. */
+export function underBellyShapes(blade: Blade, flipped: boolean): Shape[] {
+  const { facets } = poseBlade(bladeMesh(lobeOfBlade(blade), STILL), {
+    holeMm: blade.holeOffsetM * MM,
+    dropMm: 0,
+    spreadRad: HANGING_OFF_RAD,
+    setAngleRad: 0,
+    azimuthRad: Math.PI,
+    flipped,
+  });
+  return facets.map(({ points, fill }) => ({ d: polygon(points), fill, stroke: fill, strokeWidth: 0.4 }));
+}
+
 /** As seen from the side, y down. */
 function onPage([x, y]: Vector): Point {
   return { x, y: -y };

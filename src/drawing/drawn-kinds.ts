@@ -4,6 +4,7 @@
  */
 import { stateOf } from '../core/lure/item-state';
 import type { Item } from '../core/lure/lure';
+import type { LineKind } from '../core/geometry/placed';
 import { outsideRadius } from '../core/geometry/outside-radius';
 import { walkWire } from '../core/carriers/wire-path';
 import { radiusProfile, type BoredPart } from '../core/parts/bored';
@@ -11,13 +12,16 @@ import type { Part, PartKind, PartOf } from '../core/parts/part';
 import { skirtForm } from '../core/parts/skirt-form';
 import { bodyShapes, deltaFlat, headShapes, keeperShapes, lockShapes, swivelShapes } from './bait-shapes';
 import { leadPaths, wireStrokes } from './bent-wire';
-import { faceOnShapes } from './blade-mesh';
+import { faceOnShapes, underBellyShapes } from './blade-mesh';
 import { edgeOf } from './colour';
 import { paintOf } from './paint';
 import { clevisOutline } from './clevis-outline';
 import { boredShapes, dressingShapes, filmFaceOn, hookShapes, OUTLINE_MM, ringShapes } from './part-shapes';
 import { polyline, rectangle } from './path';
 import { baitShapes, discShapes, linkShapes, snapShapes, stopShapes } from './line-shapes';
+import { softHalfM } from '../core/parts/soft-form';
+import { nailLengthM } from '../core/parts/kinds/nail-weight';
+import { bodyBox, lureBodyShapes, nailShapes, screwEyeShapes, skinStrip } from './lure-body-shapes';
 import { skirtShapes, stripShapes, trailerShapes } from './soft-shapes';
 import type { Shape } from './shape';
 
@@ -36,6 +40,8 @@ export interface Portrait {
 /** A piece as it sits on a lure. */
 export interface Piece {
   readonly item: Item;
+  /** Which of its carrier's lines it lies along. */
+  readonly line: LineKind;
   /** From where to where it lies along its line, m. */
   readonly lengthM: number;
   readonly holder: Part | null;
@@ -133,6 +139,38 @@ export const DRAWN: { readonly [K in PartKind]: DrawnKind<PartOf<K>> } = {
     reachM: () => 0.0008,
     portrait: (part) => ({ shapes: linkShapes(part, 24), width: 24, height: 4 }),
   },
+  lureBody: {
+    ...ELSEWHERE,
+    depth: 'within',
+    portrait: (part) => ({ shapes: lureBodyShapes(part), ...bodyBox(part) }),
+  },
+  screwEye: {
+    depth: 'behind',
+    follows: 'piece',
+    shapes: (part, { item: { seat } }) => screwEyeShapes(part, seat.on !== 'body' || seat.side === 'belly'),
+    reachM: outsideRadius,
+    portrait: (part) => ({
+      shapes: [skinStrip(6), ...screwEyeShapes(part, true)],
+      width: 6,
+      height: 2 * outsideRadius(part) * MM + 4,
+    }),
+  },
+  nailWeight: {
+    depth: 'lock',
+    follows: 'piece',
+    // Drawn from the skin it goes in at.
+    shapes: (part, { item, holder }) => {
+      const state = stateOf(item, 'nail');
+      const skinM = holder?.kind === 'trailer' ? softHalfM(holder, state.atM) : 0;
+      return nailShapes(part, nailLengthM(part, state) * MM, state, skinM * MM);
+    },
+    reachM: ({ lengthM }) => lengthM / 2,
+    portrait: (part) => ({
+      shapes: nailShapes(part, part.lengthM * MM, { outM: 0, leanRad: Math.PI / 2 }, 0),
+      width: part.lengthM * MM,
+      height: part.diameterM * MM * 1.4,
+    }),
+  },
   frame: { ...ELSEWHERE, depth: 'within', portrait: framePortrait },
   clevis: { ...ELSEWHERE, depth: 'turns', portrait: clevisPortrait },
   filmBlade: {
@@ -148,7 +186,9 @@ export const DRAWN: { readonly [K in PartKind]: DrawnKind<PartOf<K>> } = {
   blade: {
     ...PART,
     depth: 'behind',
-    shapes: (part) => faceOnShapes(part),
+    // Under a belly it hangs flat along the body, so that its edge is seen.
+    follows: 'piece',
+    shapes: (part, { line, item }) => (line === 'skin' ? underBellyShapes(part, item.flipped) : faceOnShapes(part)),
     portrait: (part) => ({ shapes: faceOnShapes(part, 'small'), width: part.lengthM * MM, height: part.widthM * MM }),
   },
   bead: SMALL,

@@ -4,10 +4,12 @@ import { isBored } from '../core/parts/bored';
 import type { LaidCarrier, Layout } from '../core/geometry/layout';
 import {
   carrierOfLine,
+  isLifted,
   lineKind,
   lineOf,
   poseOf,
   type Line,
+  type LineKind,
   type PlacedEnd,
   type PlacedEntry,
   type PlacedOff,
@@ -26,7 +28,8 @@ import {
   type Spot,
 } from '../core/lure/lure';
 import { carrierRoom, wireEnd, type Carrier } from '../core/carriers/carrier';
-import { lastPer } from '../core/once';
+import { lastPer, oncePer } from '../core/once';
+import { endEyeShapes, lureBodyShapes } from './lure-body-shapes';
 import { spinSeats } from '../core/geometry/seats';
 import { stateOf } from '../core/lure/item-state';
 import type { Hook } from '../core/parts/kinds/hook';
@@ -98,6 +101,7 @@ function shapesOf(piece: Piece): Shape[] {
 
 function isSamePiece(a: Piece, b: Piece): boolean {
   return (
+    a.line === b.line &&
     a.lengthM === b.lengthM &&
     a.holder === b.holder &&
     a.held.length === b.held.length &&
@@ -130,7 +134,7 @@ export function drawElevation(build: Build, layout: Layout): DrawnThing[] {
     ...onHead.filter(isAt('behind')).map(off),
     ...onHead.filter(isAt('tail')).map(off),
     ...wires.flatMap(lead),
-    ...wires.map(shaft),
+    ...wires.map((wire) => shaft(layout, wire)),
     ...(['head', 'skirt', 'lock'] as const).flatMap((depth) => onHead.filter(isAt(depth)).map(off)),
     ...strung.filter(isAt('wire', 'behind', 'tail')).map(({ wire, placed }) => drawEntry(build, wire, placed)),
     ...wires.flatMap((wire) => emptyClevises(build, wire)),
@@ -195,8 +199,13 @@ function lead({ laid: { carrier, path, wireDiameterM }, pick }: DrawnWire): Draw
 
 const PAGE_ORIGIN: PagePose = { xMm: 0, yMm: 0, turnRad: 0 };
 
-function shaft({ laid, run, pick }: DrawnWire): DrawnThing {
+function shaft(layout: Layout, { laid, run, pick }: DrawnWire): DrawnThing {
   const { carrier, shaft: span, wireDiameterM, leftOut } = laid;
+  if (carrier.kind === 'body') {
+    const { wire } = carrier;
+    const skin = linePose(layout, lineOf(laid.id, 'skin'));
+    return thing(pick, skin, 0, wire.lengthM, wire.heightM / 2, bodyShapes(wire));
+  }
   const radius = (wireDiameterM * MM) / 2;
   const ends = [0, ...leftOut.flatMap(({ atM }) => breakEnds((atM - span.x0M) * MM)), (span.x1M - span.x0M) * MM];
   const fill = paintOf(carrier.wire.finish, 'across');
@@ -215,6 +224,9 @@ function shaft({ laid, run, pick }: DrawnWire): DrawnThing {
   const reachM = Math.max(wireDiameterM / 2, 0.0008);
   return thing(pick, run, span.x0M, span.x1M, reachM, [...pieces, ...slashes]);
 }
+
+/** They stay the same while the body does. */
+const bodyShapes = oncePer(lureBodyShapes);
 
 /** Where line that is drawn shorter than it is stops and goes on. */
 const BREAK_HEX = '#6f7d78';
@@ -256,6 +268,7 @@ function endShapes(end: End) {
     const wire = wireDiameterM * MM;
     const loop = loopM * MM;
     if (form === 'plain') return [];
+    if (carrier.kind === 'body') return endEyeShapes(loop, wire);
     const made = wireEnd(carrier, end);
     if (made.form === 'knot' || made.form === 'tiedLoop') {
       return lineEndShapes(made, wire, loop, insideRadiusM * MM, hex);
@@ -291,11 +304,12 @@ function endShapes(end: End) {
   };
 }
 
-function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | null): Piece {
+function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | null, line: LineKind): Piece {
   const holder =
     parent === null ? undefined : Object.hasOwn(build.items, parent) ? build.items[parent as ItemId] : undefined;
   return {
     item,
+    line,
     lengthM: x1M - x0M,
     holder: holder?.part ?? null,
     held: childrenOf(build, item.id).map(({ part }) => part),
@@ -306,7 +320,7 @@ function drawEntry(build: Build, wire: DrawnWire, entry: PlacedEntry): DrawnThin
   const { run } = wire;
   const { item, x0M, x1M, radiusM } = entry;
   if (item.part.kind === 'hook') return drawSnell(wire, entry, item.part);
-  const shapes = shapesOf(pieceOf(build, item, entry, null));
+  const shapes = shapesOf(pieceOf(build, item, entry, null, 'run'));
   return thing(item.id, run, x0M, Math.max(x1M, x0M), radiusM, shapes);
 }
 
@@ -327,9 +341,9 @@ function drawSnell({ laid, run }: DrawnWire, { item, x0M, x1M }: PlacedEntry, ho
 function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
   const { item, line, x0M, x1M, forward, offAxisM, parent } = placed;
   const { part } = item;
-  const piece = pieceOf(build, item, placed, parent);
+  const piece = pieceOf(build, item, placed, parent, lineKind(line));
   const mirrored = forward && !isBored(part);
-  const liftM = lineKind(line) === 'head' ? offAxisM : 0;
+  const liftM = isLifted(line) ? offAxisM : 0;
   const reachM = drawnKind(part).reachM(part, piece);
   return thing(item.id, linePose(layout, line), x0M, x1M, reachM, shapesOf(piece), { mirrored, liftM });
 }

@@ -3,6 +3,7 @@ import { never } from '../core/never';
 import type { ItemState } from '../core/parts/part';
 import type { SkirtForm, StrandGroup } from '../core/parts/skirt-form';
 import type { Skirt } from '../core/parts/kinds/skirt';
+import { softHalfM, SWIMMER_SIDE } from '../core/parts/soft-form';
 import type { Trailer } from '../core/parts/kinds/trailer';
 import { darker, edgeOf, lighter } from './colour';
 import { paintOf } from './paint';
@@ -148,6 +149,28 @@ function silhouette(part: Trailer, cut: number, isRounded: boolean, atPoint: boo
     return [...top.map(({ x, y }) => ({ x, y: -y })), ...top.toReversed()];
   };
   switch (part.style) {
+    case 'swimmer': {
+      // A fish's back and belly, fullest behind the head, down to a wrist and an upright paddle.
+      const wrist = half * 0.2;
+      const side = SWIMMER_SIDE.map(([at, share]): Point => ({ x: at * part.kicksFromM * MM - cut, y: share * half }))
+        .filter(({ x }) => x > 0)
+        .toSpliced(0, 0, { x: 0, y: softHalfM(part, cut / MM) * MM * (isRounded ? 0.5 : 1) });
+      const paddle = [
+        { x: kick - 1, y: -wrist },
+        { x: length - half * 0.7, y: -wrist * 0.8 },
+        { x: length - half * 0.3, y: -half * 0.55 },
+        { x: length, y: -half * 0.35 },
+        { x: length - half * 0.02, y: half * 0.85 },
+        { x: length - half * 0.5, y: half * 0.8 },
+        { x: length - half * 0.75, y: wrist * 0.8 },
+        { x: kick - 1, y: wrist },
+      ];
+      return [
+        { points: paddle, shade: -1 },
+        { points: [...side.map(({ x, y }) => ({ x, y: -y })), ...side.toReversed()], shade: 0 },
+        { points: [...side.map(({ x, y }) => ({ x, y: y * 0.4 })), ...side.toReversed()], shade: 1 },
+      ];
+    }
     case 'paddleTail': {
       const wrist = half * 0.22;
       const paddle = [

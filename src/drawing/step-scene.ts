@@ -61,7 +61,7 @@ function sceneOn(piece: Workpiece, step: MakeStep, capped: readonly ItemId[]): S
   const { layout } = lure;
   const marks = [
     ...step.items.flatMap((id) => boxesOfItem(build, lure, id)),
-    ...('end' in step.operation ? endBox(layout, step.operation.end) : []),
+    ...('end' in step.operation && step.operation.end !== null ? endBox(layout, step.operation.end) : []),
     ...(step.operation.op === 'turnDown' ? endBox(layout, 'tail') : []),
   ];
   const skirts = layout.off.flatMap(({ item }) =>

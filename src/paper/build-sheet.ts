@@ -10,12 +10,13 @@ import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/l
 import { carriersOf } from '../core/lure/strung';
 import { closingChecks } from '../core/make/closing-checks';
 import type { Plan } from '../core/make/plan';
-import type { Part } from '../core/parts/part';
+import { roomOf, type Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
 import { CUT_WORDS, stretchWords, termWords } from '../words/length-words';
 import { partLine, partTitle, stateWords } from '../words/part-words';
 import { CLOSING_WORDS } from '../words/closing-words';
-import { lastChanceWords, noWayWords, stepWords, unsaidAmounts } from '../words/make-words';
+import { lastChanceWords, stepWords, unsaidAmounts } from '../words/make-words';
+import { noWayWords } from '../words/no-way-words';
 import { HAZARD_WORDS } from '../words/tool-words';
 import { polyline } from '../drawing/path';
 import { checkBarLines } from './check-bar';
@@ -209,7 +210,7 @@ function partsInto(column: Column, { lure, system }: BuildSheetInput) {
   column.head('Parts, nose to tail');
   for (const { carrier } of carriersOf(build)) {
     const { wire } = carrier;
-    const size = showLength(wire.diameterM, system === 'metric' ? 'trade' : 'metric');
+    const size = showLength(roomOf(wire).telling(wire)[0] ?? 0, system === 'metric' ? 'trade' : 'metric');
     column.row('1 ×', partTitle(wire), '', `${size}, ${wire.maker}`);
   }
   const rows: { part: Part; count: number; extra: string }[] = [];

@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited } from '@/testing/lures';
+import { demoLure, edited, WIRE_DEMOS } from '@/testing/lures';
 import { readPdf } from '@/testing/read-pdf';
-import { DEMO_LURES } from '@/demo/scenario';
 import { wireStretches } from '../core/lengths/bend-marks';
 import { layOut } from '../core/geometry/layout';
 import { wireCut } from '../core/lengths/lengths';
@@ -135,7 +134,7 @@ describe('the bending template', () => {
   });
 
   it('has a mark at every end of a stretch, where it lies along the wire, and fits its page, for every demo lure of wire', () => {
-    for (const lure of DEMO_LURES.filter(({ build }) => build.carrier.kind !== 'line')) {
+    for (const lure of WIRE_DEMOS) {
       for (const paper of ['a4', 'letter'] as const) {
         const wideMm = templateWidth(paper);
         const template = bendingTemplate({ lure, layout: layOut(lure.build), system: 'trade', wideMm });

@@ -3,7 +3,7 @@
  * its bend allowance; the form it takes; and the bar that shows whether the printer kept the size. Everything is lines and
  * words in millimetres, x right and y down; the page, the SVG, the PDF and the DXF are made from the same ones.
  */
-import { wireEnd } from '../core/carriers/carrier';
+import { wireEnd, wireOf, strandOf } from '../core/carriers/carrier';
 import type { WireEnd } from '../core/parts/wire-form';
 import { wireStretches } from '../core/lengths/bend-marks';
 import { wireCut } from '../core/lengths/lengths';
@@ -58,7 +58,7 @@ const TABLE_ROW_MM = 5;
 
 export function bendingTemplate({ lure, layout, system, wideMm }: TemplateInput): Template {
   const { build } = lure;
-  const { wire } = build.carrier;
+  const wire = wireOf(build.carrier);
   const cut = wireCut(build, layout);
   const title = `${lure.name}: bending template`;
   const head: TemplateText[] = [
@@ -176,7 +176,7 @@ function markTable(lure: Lure, system: UnitSystem, topMm: number): Part {
 /** The form at true size: the wire's middle line, its edges, and a tick where each bend begins and ends. */
 function formedWire(lure: Lure, layout: Layout, wideMm: number, topMm: number): Part {
   const { carrier } = lure.build;
-  const halfMm = (carrier.wire.diameterM * MM) / 2;
+  const halfMm = (strandOf(carrier) * MM) / 2;
   const middle = middleLine(lure, layout);
   const xs = middle.map(({ x }) => x);
   const ys = middle.map(({ y }) => y);
@@ -226,10 +226,10 @@ function middleLine({ build }: Lure, layout: Layout): Point[] {
     (i === 0 ? points : points.slice(1)).map(({ xM, yM }) => ({ x: xM * MM, y: -yM * MM })),
   );
   const shaft = layout.path ? [onRun(layout.shaft.x1M)] : [onRun(layout.shaft.x0M), onRun(layout.shaft.x1M)];
-  const d = carrier.wire.diameterM;
+  const d = strandOf(carrier);
   // A nose that is in its head has no loop.
   const noseLoop = loop(wireEnd(carrier, 'nose'), d, layout.shaft.x0M, -1);
-  const tailLoop = loop(carrier.tail, d, layout.shaft.x1M, 1);
+  const tailLoop = loop(wireEnd(carrier, 'tail'), d, layout.shaft.x1M, 1);
   return [
     ...noseLoop.toReversed().map(([alongM, upM]) => onRun(alongM, upM)),
     ...lead,

@@ -31,7 +31,9 @@ export function anyLure(): fc.Arbitrary<Lure> {
         const victim = loose[(taken * 7 + n) % Math.max(loose.length, 1)];
         if (victim) lure = edited(lure, takeOff(lure.build, victim.item));
       }
-      for (const [each, at] of added) {
+      // Nothing is threaded on a body.
+      const isThreaded = canThread('bead', start.build.carrier);
+      for (const [each, at] of isThreaded ? added : []) {
         const { length } = lure.build.strand;
         lure = edited(lure, threadParts(lure.build, each, Math.min(at, length) % 2 ? 0 : length));
       }
@@ -45,12 +47,14 @@ export function anyDressedLure(): fc.Arbitrary<Lure> {
   return fc.tuple(anyLure(), fc.array(seats, { maxLength: 12 })).map(([start, wanted]) =>
     wanted.reduce((lure, [part, at, how]) => {
       const items = Object.values(lure.build.items);
-      const holder = items[at % (items.length + 3)];
+      const holder = items[at % (items.length + 4)];
       const seat: Exclude<Seat, { on: 'strand' }> = holder
         ? { on: 'item', item: holder.id, how }
-        : at % 2 === 0
+        : at % 3 === 0
           ? { on: 'end', end: 'tail' }
-          : { on: 'tie' };
+          : at % 3 === 1
+            ? { on: 'tie' }
+            : { on: 'body', side: at % 2 === 0 ? 'belly' : 'back', atM: at / 500 };
       const applied = applyEdits(lure, [seatPart(lure.build, part, seat)]);
       return applied.ok ? applied.lure : lure;
     }, start),

@@ -146,7 +146,12 @@ export function twoPieces(): Lure {
 }
 
 /** Those on wire, which run by their own weight: what is on line is drawn down by a sinker. */
-export const WIRE_DEMOS: readonly Lure[] = DEMO_LURES.filter(({ build }) => build.carrier.kind !== 'line');
+export const WIRE_DEMOS: readonly Lure[] = DEMO_LURES.filter(
+  ({ build }) => build.carrier.kind === 'straightWire' || build.carrier.kind === 'bentWire',
+);
+
+/** Those that sink at rest and have no lip: the slower, the deeper. */
+export const SINKING_DEMOS: readonly Lure[] = DEMO_LURES.filter(({ build }) => build.carrier.kind !== 'body');
 
 const ROD_END: Exclude<Seat, { on: 'strand' }> = { on: 'end', end: 'nose' };
 

@@ -77,7 +77,7 @@ describe('a kind of carrier that is new', () => {
     const before = ts.sys.readFile(CARRIER) ?? '';
     const added = before
       .replace("from './straight-wire';", "from './straight-wire';\nimport { shankSchema } from './shank';")
-      .replace('bentWireSchema, lineCarrierSchema]', 'bentWireSchema, lineCarrierSchema, shankSchema]');
+      .replace('  bodyCarrierSchema,\n]', '  bodyCarrierSchema,\n  shankSchema,\n]');
     expect(added.match(/shankSchema/g)).toHaveLength(2);
     expect(
       filesWithFaults(

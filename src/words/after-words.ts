@@ -56,6 +56,11 @@ export const AFTER_WORDS: Readonly<Record<AfterCheck, AfterWords>> = {
   trailerStraight: look('from above and from the side it lies dead straight'),
   clawOpposite: look('the claw lies away from the point'),
   strandsClear: look('no strand reaches what kicks'),
+  bodyWhole: look('no crack, no water inside; the eyes stand straight'),
+  eyeSquare: look('the eye stands square to the belly, in line with the others'),
+  eyeShut: feel('the eye is closed: a thin line does not pass the gap'),
+  nailUpright: look('it stands upright, under the widest part of the blade'),
+  bladeKnocks: listen('turned by hand, the blade taps it once a turn and goes on'),
   stingerTurns: feel('the stinger swings and does not come off'),
   pointCovered: look('no point is bare'),
 };

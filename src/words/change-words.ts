@@ -43,6 +43,8 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   tieBehind: 'tie a lure on behind',
   untieBehind: 'take off the lure behind',
   clack: 'clack',
+  nail: 'set the nail weight',
+  moveEye: 'move the eye',
   lock: 'lock wire',
   keepVersion: 'keep a version',
   goBackToVersion: 'go back to a version',
@@ -83,6 +85,9 @@ const REPAIR_WORDS: Readonly<Record<Repair['code'], string>> = {
   snellFromPoint: 'snell from the point’s side',
   setSpacing: 'space the hooks',
   turnGate: 'turn the gate',
+  setNail: 'set the nail weight',
+  standNailUp: 'stand the nail weight up',
+  moveNail: 'move the nail weight',
 };
 
 export function changeWords(name: KeptName): string {

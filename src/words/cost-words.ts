@@ -14,6 +14,12 @@ export function costWords(cost: Cost, build: Build, system: UnitSystem): string 
   switch (cost.code) {
     case 'cutsWire':
       return `cuts the ${cost.wire.kind}: new ${showLength(cost.wire.diameterM, system)} ${cost.wire.kind}, ${showLength(cost.newLengthM, system)}`;
+    case 'otherBody':
+      return `takes another body: ${partTitle(cost.part)}`;
+    case 'screws':
+      return `screws in or out: ${names(cost.items)}`;
+    case 'opensBodyEye':
+      return `bends the body’s own eye open and shut, as there is no ring: ${names(cost.items)}`;
     case 'changesBladeAtClevis':
       return `changes at the clevis gate, nothing cut: ${names(cost.items)}`;
     case 'opensRing':

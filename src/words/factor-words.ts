@@ -27,6 +27,8 @@ const FACTOR_WORDS: Readonly<Record<SharedKey, string>> = {
   sideways: 'how much a surface blade paddles aside',
   planing: 'lift at the surface',
   fall: 'how it lies as it falls',
+  wobbleRate: 'how often its body sheds its wake',
+  wobbleDrive: 'how hard its wake swings it',
 };
 const SOUND_FACTOR_WORDS: Readonly<Record<SoundKey, string>> = {
   approach: 'how fast the pieces come together',

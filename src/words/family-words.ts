@@ -8,4 +8,6 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   wormHarness: 'Worm harness',
   bladeLeader: 'Blade leader',
   bladeAhead: 'Blade ahead of a lure',
+  hardBait: 'Hard bait with a blade',
+  underspin: 'Underspin',
 };

@@ -10,6 +10,7 @@ import type { LureRule } from '../core/judgement/lure-rule';
 import { degrees } from './angle-words';
 import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';
+import { bodyFindingWords } from './body-finding-words';
 import { lineFindingWords } from './line-words';
 import { misfitWords } from './fit-words';
 import { partLine, partTitle } from './part-words';
@@ -225,6 +226,17 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'strength':
     case 'aheadOfLure':
       return lineFindingWords(finding, system);
+    case 'flasher':
+    case 'widerThanBelly':
+    case 'flasherAgainstHook':
+    case 'flashesOnPause':
+    case 'floats':
+    case 'knocker':
+    case 'nailGrip':
+    case 'nailLeans':
+    case 'nailPlace':
+    case 'bladeAgainstSoft':
+      return bodyFindingWords(finding, system);
     case 'bladeAgainstHead':
     case 'rivet':
     case 'rivetMissing':
@@ -319,6 +331,12 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return `Space the hooks ${showLength(repair.toM, system)} from wrap to eye`;
     case 'turnGate':
       return 'Turn the gate to the rod';
+    case 'setNail':
+      return `Set it to stand ${showLength(repair.toM, system)} out`;
+    case 'standNailUp':
+      return 'Screw it in again, upright';
+    case 'moveNail':
+      return `Put it ${showLength(repair.toM, system)} behind the head of the body`;
     case 'pinchBarbs':
       return repair.count === 1 ? 'Pinch the barb flat' : 'Pinch the barbs flat';
     default:

@@ -41,7 +41,7 @@ describe('from the front', () => {
 
   it('of every demo lure something is said, and a blade that hangs free turns either way', () => {
     for (const { name, build } of DEMO_LURES)
-      expect(wordsOf(build), name).toMatch(/turns (either way|(anti)?clockwise)|stands still/);
+      expect(wordsOf(build), name).toMatch(/turns (either way|(anti)?clockwise)|stands still|swings to both sides/);
     expect(wordsOf(demoLure('hovna-lantern').build)).toContain('turns either way');
   });
 });

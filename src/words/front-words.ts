@@ -2,6 +2,7 @@
 import { layOut } from '../core/geometry/layout';
 import type { WirePath } from '../core/carriers/wire-path';
 import { itemOf, type Build } from '../core/lure/lure';
+import { hasBody } from '../core/lure/take-body';
 import type { Prediction } from '../core/predict/predict';
 import { decimalText, inUnit, type UnitSystem } from '../core/units/write';
 import type { FrontTurn, FrontView } from '../drawing/front-view';
@@ -31,6 +32,7 @@ export function frontWords(
   const [ride] = prediction?.rides ?? [];
   const said = ride?.outcome === 'rides' ? ride.said : null;
   return [
+    ...bodyWords(build),
     ...sweeps.map(({ station, turns }) => `${partTitle(itemOf(build, station).part)} ${TURN_WORDS[turns]}.`),
     ...armWords(path),
     ...trailerWords(build),
@@ -38,6 +40,13 @@ export function frontWords(
     ...leanWords(path !== null, ride?.outcome === 'rides' ? ride.lean : null, said?.leanRad?.value ?? 0),
     ...pullWords(build, said?.sidePullRad?.value ?? 0, said?.aimOffM?.value ?? 0, system),
   ];
+}
+
+/** A body swings to both sides alike, and what hangs under it with it. */
+function bodyWords(build: Build): string[] {
+  return hasBody(build)
+    ? ['The body swings to both sides alike; a blade under its belly swings with it and turns no way.']
+    : [];
 }
 
 function armWords(path: WirePath | null): string[] {

@@ -2,7 +2,7 @@
 import { rideFigures, type Output, type RideFigure, type RideShown } from './ride-words';
 
 /** The figures told at a glance, what matters most first. */
-const GLANCE: readonly Output[] = ['depthM', 'thumpNs', 'surfaceMps', 'leanRad'];
+const GLANCE: readonly Output[] = ['wobbleHz', 'depthM', 'thumpNs', 'surfaceMps', 'leanRad'];
 /** Of a lure made to run on the surface. */
 const GLANCE_AT_SURFACE: readonly Output[] = ['planingMps', 'sidePullRad', 'depthM', 'thumpNs', 'leanRad'];
 

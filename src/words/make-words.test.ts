@@ -15,7 +15,8 @@ import { TOOLS } from '../core/make/operation-rule';
 import { showLength } from '../core/units/write';
 import { AFTER_WORDS, SENSE_WORDS } from './after-words';
 import { CLOSING_WORDS } from './closing-words';
-import { amountName, noWayWords, stepWords, unsaidAmounts } from './make-words';
+import { amountName, stepWords, unsaidAmounts } from './make-words';
+import { noWayWords } from './no-way-words';
 import { HAZARD_WORDS, SUPPLY_WORDS, TOOL_WORDS, UNDOING_WORDS, WAIT_WORDS } from './tool-words';
 import { spokenStep } from './spoken-words';
 
@@ -54,6 +55,12 @@ function everyHandling(): Lure[] {
     state(film, 'filmBlade-1', { of: 'film', foldRad: 0.5 }),
     bait('spinnerbait', ['bead-brass-4'], []),
     put(demoLure('torvane-flash'), 'hook-treble-6', on('snap-1', 'hung')),
+    // An eye of its own screwed in, a hook hung in it without a ring.
+    put(
+      put(demoLure('halvane-glint'), 'screw-eye-08-10', { on: 'body', side: 'belly', atM: 0.04 }),
+      'hook-treble-8',
+      on('screwEye-2', 'hung'),
+    ),
   ];
 }
 

@@ -1,9 +1,8 @@
 /** Steps of making in sentences: what to do, how, and what to mind. */
 import { capital } from './capital';
 import { never } from '../core/never';
-import { itemsOf, type Operation } from '../core/make/operation';
 import type { Amount } from '../core/make/operation-rule';
-import type { MakeStep, NoWay } from '../core/make/plan';
+import type { MakeStep } from '../core/make/plan';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
 import { carrierRoom, wireEnd } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
@@ -12,7 +11,9 @@ import { cutLengths } from '../core/lengths/lengths';
 import type { Part } from '../core/parts/part';
 import { showLength, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
+import { bodyStepWords } from './body-make-words';
 import { finishWords, KIND_WORDS, partTitle } from './part-words';
+import { distinctName, listed, lower, type StepWords } from './step-names';
 
 const AMOUNT_WORDS: Readonly<Record<Amount['of'], string>> = {
   cut: 'cut to',
@@ -26,6 +27,10 @@ const AMOUNT_WORDS: Readonly<Record<Amount['of'], string>> = {
   tag: 'tag',
   spacing: 'shank to next eye',
   finished: 'finished length',
+  fromNose: 'from the nose',
+  depth: 'deep',
+  fromHead: 'from its head',
+  standsOut: 'stands out',
   count: 'how many',
   wraps: 'wraps',
   turns: 'turns',
@@ -51,13 +56,6 @@ export function unsaidAmounts(step: MakeStep, build: Build, system: UnitSystem):
     const isSaid = new RegExp(`(^|\\D)${value.replace(/\./g, '\\.')}(\\D|$)`).test(`${what} ${how}`);
     return isSaid ? [] : [`${amountName(amount)} ${value}`];
   });
-}
-
-export interface StepWords {
-  /** What to do, in one plain sentence. */
-  readonly what: string;
-  /** How, where that is not plain. */
-  readonly how: string;
 }
 
 export function stepWords({ operation, amounts }: MakeStep, build: Build, system: UnitSystem): StepWords {
@@ -168,7 +166,13 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
     case 'hangByRing': {
       const held = listed(operation.items.map(name));
       const { seat } = itemOf(build, operation.ring);
-      const holder = operation.isHung && seat.on === 'item' ? name(seat.item) : '';
+      const holder = !operation.isHung
+        ? ''
+        : seat.on === 'item'
+          ? name(seat.item)
+          : seat.on === 'end'
+            ? endName(build, seat.end)
+            : '';
       return {
         what: holder
           ? `Open the ${name(operation.ring)}: ${held === '' ? '' : `the ${held} on it, then `}onto the ${holder}.`
@@ -268,6 +272,11 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
     }
     case 'threadBait':
       return baitWords(build, operation.item, name(operation.item));
+    case 'takeBody':
+    case 'screwIn':
+    case 'openBodyEye':
+    case 'screwNail':
+      return bodyStepWords(operation, build, size);
     case 'capPoint':
       return { what: `Cap the point of the ${name(operation.hook)}.`, how: 'It stays covered until it is needed.' };
     default:
@@ -308,25 +317,6 @@ function lineEndWords(build: Build, end: End, held: readonly string[]): StepWord
       };
 }
 
-/** A part's name, told from others of that name by its finish, or by standing in front or behind. */
-function distinctName(build: Build, id: ItemId): string {
-  const { part } = itemOf(build, id);
-  const title = lower(part);
-  const kin = Object.values(build.items).filter((item) => item.part.kind === part.kind && lower(item.part) === title);
-  if (kin.length < 2 || !TOLD_APART.has(part.kind)) return title;
-  const isAlone = kin.filter((item) => finishWords(item.part) === finishWords(part)).length === 1;
-  if (isAlone) return `${title} (${finishWords(part)})`;
-  const placeOf = (item: ItemId): number => {
-    const found = build.strand.findIndex((entry) => entry.item === item);
-    const { seat } = itemOf(build, item);
-    return found < 0 && seat.on === 'item' ? placeOf(seat.item) : found;
-  };
-  const [first] = kin.map((item) => item.id).sort((a, b) => placeOf(a) - placeOf(b));
-  return `${first === id ? 'front' : 'rear'} ${title}`;
-}
-
-const TOLD_APART: ReadonlySet<Part['kind']> = new Set(['clevis', 'blade', 'deltaBlade', 'hook']);
-
 /** How a loop is closed: wraps and play, or a gap to leave. */
 function closeHow(build: Build, end: End): string {
   const form = wireEnd(build.carrier, end);
@@ -338,16 +328,6 @@ function closeHow(build: Build, end: End): string {
 function endName({ carrier }: Build, end: End): string {
   const { tie, tailLoop } = CARRIER_WORDS[carrier.kind];
   return end === 'nose' ? tie : tailLoop;
-}
-
-/** `the bead, the blade and the ring` without its first article. */
-function listed(names: readonly string[]): string {
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1) ?? ''}`;
-}
-
-function lower(part: Part): string {
-  const title = partTitle(part);
-  return title.charAt(0).toLowerCase() + title.slice(1);
 }
 
 /** Beads are told apart by size and colour. */
@@ -375,27 +355,4 @@ export function lastChanceWords({ lastChanceFor }: MakeStep, build: Build): stri
     return count === 1 ? name : `${count} × ${name}`;
   });
   return counted.join(', ');
-}
-
-export function noWayWords(why: NoWay, build: Build): string {
-  const name = (id: ItemId) => lower(itemOf(build, id).part);
-  switch (why.code) {
-    case 'nothingHolds':
-      return 'Nothing holds what is strung: give the wire a loop at one end, or a bend.';
-    case 'closedEye':
-      return `The ${name(why.item)} hangs on a closed eye of the ${name(why.on)}, which nothing opens: put a split ring between them.`;
-    case 'noLoop':
-      return `The ${name(why.item)} hangs at an end of the wire that has no loop: give it one.`;
-    case 'severalCarriers':
-      return `This lure is ${why.count} wires joined. The order of work is known for one wire; make each by itself, and join them when both are closed but for one loop.`;
-    case 'stuck':
-      return `No order makes this: ${whatStands(why.operations, build)} stand in each other’s way. Take one of them off.`;
-    default:
-      return never(why, 'noWayWords');
-  }
-}
-
-function whatStands(operations: readonly Operation[], build: Build): string {
-  const names = [...new Set(operations.flatMap(itemsOf))].map((id) => lower(itemOf(build, id).part));
-  return listed([...new Set(names)].slice(0, 5)) || 'its steps';
 }

@@ -33,4 +33,8 @@ export const MEASURE_WORDS: Readonly<Record<Measure, string>> = {
   body: 'body',
   metal: 'length of metal',
   cut: 'cut',
+  height: 'height',
+  lip: 'lip',
+  tieAt: 'place of the line eye',
+  eyeAt: 'place of an eye',
 };

@@ -72,6 +72,14 @@ const WORDS: Readonly<Record<PartFieldKey, string>> = {
   stiffness: 'feel',
   rolls: 'rolls its bait',
   gripN: 'slips at, in newtons',
+  volumeM3: 'water it displaces',
+  tieOn: 'line eye on its',
+  tieAtM: 'nose to line eye, or along the lip',
+  hasTailEye: 'eye at the tail',
+  lipLengthM: 'lip, length',
+  lipWidthM: 'lip, width',
+  lipDownRad: 'lip below straight ahead, in radians',
+  threadLengthM: 'in the body',
 };
 
 /** `Hole`: what a field is called. */

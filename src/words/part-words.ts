@@ -10,6 +10,7 @@ import { degrees } from './angle-words';
 import { showLength, showMass, type UnitSystem } from '../core/units/write';
 import type { KindWords, Measure, Say, StateOfKind, StateWords } from './kind-words';
 import { LINE_KIND_WORDS } from './line-part-words';
+import { BODY_KIND_WORDS } from './body-part-words';
 
 /** `French blade #2, Odmar & Daughter`. */
 export function partTitle(part: Part): string {
@@ -54,6 +55,7 @@ const WORDS: { readonly [K in PartKind]: KindWords<PartOf<K>> & StateWords<State
     line: (part, size) => size(part.diameterM),
   },
   ...LINE_KIND_WORDS,
+  ...BODY_KIND_WORDS,
   clevis: {
     one: 'clevis',
     many: 'clevises',

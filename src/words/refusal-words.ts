@@ -38,7 +38,9 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
     case 'cannotSit':
       switch (refusal.seat) {
         case 'strand':
-          return `A ${KIND_WORDS[refusal.kind].one} cannot be threaded on a wire: it has no bore for it.`;
+          return `A ${KIND_WORDS[refusal.kind].one} cannot be threaded on this: it has no bore for it, or this is a body.`;
+        case 'body':
+          return `A ${KIND_WORDS[refusal.kind].one} cannot be screwed into this.`;
         case 'tie':
           return `A ${KIND_WORDS[refusal.kind].one} cannot go over the line tie of this wire.`;
         default:
@@ -55,6 +57,7 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
         banded: 'be pulled through',
         pushed: 'be pushed on',
         kept: 'be pushed over the point of',
+        screwed: 'be screwed into',
       }[refusal.how];
       return `A ${what} cannot ${verb} a ${holder}: there is nothing to hold it.`;
     }

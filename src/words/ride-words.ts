@@ -57,6 +57,9 @@ const NAMES: Readonly<Record<Output, string>> = {
   armHz: 'Arm’s own rate',
   surfaceMps: 'Surfaces at',
   planingMps: 'Planes from',
+  wobbleHz: 'Wobble',
+  wobbleRad: 'Swings to each side',
+  wobbleStartMps: 'Wobbles from',
 };
 
 const WHY: Readonly<Record<Output, string>> = {
@@ -89,10 +92,17 @@ const WHY: Readonly<Record<Output, string>> = {
     'From this speed on the line lifts it to the surface with this much out. A longer line or a heavier head holds it down. Watch once at which speed it breaks the surface to make it surer.',
   planingMps:
     'The slowest at which blade and head carry its weight on the surface. Slow down once until it sinks to make it surer.',
+  wobbleHz:
+    'How often the wake of its lip, or of its blunt front, is shed: faster with speed, slower with a wider lip. Count it once on a slow film to make it surer.',
+  wobbleRad: 'What the wake gives to the swing at each turn of it, against what its sides push through the water.',
+  wobbleStartMps: 'Below this its keel settles the swing sooner than its wake drives it: a heavier belly starts later.',
 };
 
 /** All figures, in the order in which they are listed. */
 export const ALL_FIGURES: readonly Output[] = [
+  'wobbleHz',
+  'wobbleRad',
+  'wobbleStartMps',
   'depthM',
   'lineSlopeRad',
   'dragN',
@@ -272,7 +282,7 @@ const rounded = (by: number, digits: number, unit: string): Reader => ({
 });
 const DEGREES = 180 / Math.PI;
 const inPull = ({ system }: MovesShown): Reader => ({
-  of: (newtons) => pullInWeight(newtons / GRAVITY_MPS2, system).number,
+  of: (newtons) => pullInWeight(newtons / GRAVITY_MPS2, system).number.replace('-', '−'),
   unit: pullInWeight(0, system).unit,
 });
 const inSpeed = ({ speedUnit }: MovesShown): Reader => ({
@@ -308,6 +318,9 @@ const READ: Readonly<Record<Output, (shown: MovesShown) => Reader>> = {
   armHz: () => rounded(1, 1, 'a second'),
   surfaceMps: inSpeed,
   planingMps: inSpeed,
+  wobbleHz: () => rounded(1, 1, 'a second'),
+  wobbleRad: inDegrees(0),
+  wobbleStartMps: inSpeed,
 };
 
 /** What is needed to say what moves an output. */

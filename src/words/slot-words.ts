@@ -25,5 +25,10 @@ export const SLOT_WORDS: Readonly<Record<SlotCode, string>> = {
   snap: 'A snap or a swivel, for the lure',
   rearStop: 'A stop behind the blade',
   frontStop: 'A stop ahead of it',
+  eyeRing: 'A ring goes in this eye',
+  bellyBlade: 'A blade hangs on this ring, its hollow to the body',
+  eyeHook: 'A treble hangs on this ring',
+  softBody: 'A soft body goes on the hook',
+  nailWeight: 'A nail weight for the blade to knock on',
   bait: 'Worm, minnow or leech goes on this hook',
 };

@@ -23,6 +23,8 @@ export const NOISE_WORDS: Readonly<Record<ContactKind, string>> = {
   bladeOnRivet: 'squeak',
   bladeOnStack: 'rub',
   bladeOnHook: 'clink',
+  bladeOnNail: 'knock',
+  bladeOnBody: 'tick',
   headOnBottom: 'knock',
 };
 

@@ -25,6 +25,7 @@ export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
   heat: 'heat gun or lighter',
   mould: 'mould and ladle',
   file: 'fine file',
+  awl: 'awl or fine drill',
 };
 
 export const SUPPLY_WORDS: Readonly<Record<Supply, string>> = {
@@ -36,6 +37,7 @@ export const SUPPLY_WORDS: Readonly<Record<Supply, string>> = {
   craftWire: 'craft wire',
   board: 'cutting board',
   lead: 'metal for the head',
+  glue: 'waterproof glue',
 };
 
 export const UNDOING_WORDS: Readonly<Record<Undoing, string>> = {

@@ -29,7 +29,8 @@ import { misfitWords } from './fit-words';
 
 import { chanceWords, keepsFigure, outcomeWords } from './spin-words';
 import { AFTER_WORDS } from './after-words';
-import { lastChanceWords, noWayWords, stepWords } from './make-words';
+import { lastChanceWords, stepWords } from './make-words';
+import { noWayWords } from './no-way-words';
 import { HAZARD_WORDS, TOOL_WORDS } from './tool-words';
 
 const SYSTEMS = ['metric', 'trade'] as const;

@@ -8,6 +8,7 @@ import { wireSchema } from '../parts/kinds/wire';
 import { wireFormSchema, type Section } from '../parts/wire-form';
 import type { LengthTerm } from './length-term';
 import { ALONG_X, pointOn, walkWire } from './wire-path';
+import { ofWire, piecesOf } from './of-wire';
 import type { CarrierRoom } from './room';
 
 /** A bent wire: its nose is cast in a head, its arm carries the strand. */
@@ -62,6 +63,7 @@ const pathOf = lastPer((carrier: BentWire, headWireAtM: number) =>
 );
 
 export const bentWireRoom: CarrierRoom<BentWire> = {
+  ...ofWire,
   // Its nose is in its head and has no form of its own.
   end: ({ tail }, end) => (end === 'tail' ? tail : { form: 'plain' }),
   forms: ['plain', 'wrappedLoop', 'bentLoop', 'bentOver'],
@@ -71,11 +73,18 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
   isLimp: false,
   isAsLongAsItsStack: false,
   runM: ({ armM }) => armM,
-  lie: (carrier, tailM, headWireAtM) => {
-    const path = pathOf(carrier, headWireAtM);
+  lie: (carrier, tailM, { wireAtM, eye }) => {
+    const path = pathOf(carrier, wireAtM);
+    // A jig head has the eye, a spinnerbait's wire the tie.
+    const pulledAt = path.tie ?? (eye && { ...eye, angleRad: 0 });
     const at = pointOn(path.arm, tailM);
     const trail = { xM: at.xM - tailM, yM: at.yM, angleRad: 0 };
-    return { path, lines: { run: path.arm, trail, head: ALONG_X, tie: path.tie ?? ALONG_X } };
+    return {
+      path,
+      pulledAt,
+      outline: null,
+      lines: { run: path.arm, trail, head: ALONG_X, tie: pulledAt ?? ALONG_X, skin: ALONG_X },
+    };
   },
   terms: ({ sections, armM, wire }) => [
     { code: 'inHead', lengthM: IN_HEAD_M },
@@ -83,7 +92,7 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
     { code: 'arm', lengthM: armM },
   ],
   isCut: ({ bought }) => bought === null,
-  pieces: ({ armM }, { path }, terms) => {
+  pieces: ({ armM, wire }, { path }, terms) => {
     if (!path) return [];
     const bent = path.sections.map(({ fromM, toM, start, end, points }) => {
       const middle = points[Math.floor(points.length / 2)];
@@ -110,7 +119,7 @@ export const bentWireRoom: CarrierRoom<BentWire> = {
       if (term.code === 'inHead') return [{ lengthM, xM: start.xM, yM: start.yM, zM: 0, acrossM: 0 }];
       return 'end' in term || term.code === 'turnedDown' ? [{ lengthM, ...end, zM: path.armEndZM, acrossM: 0 }] : [];
     });
-    return [...bent, arm, ...ends];
+    return piecesOf(wire, [...bent, arm, ...ends]);
   },
   spring: (carrier) => {
     const { armM, sections, wire } = carrier;

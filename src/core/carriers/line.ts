@@ -3,6 +3,7 @@ import { lineLengthM } from '../schema';
 import { knotLength, loopLength } from '../parts/knots';
 import { lineSchema } from '../parts/kinds/line';
 import { wireEndSchema, type WireEnd } from '../parts/wire-form';
+import { ofWire, piecesOf } from './of-wire';
 import type { CarrierRoom } from './room';
 import { ALONG_X } from './wire-path';
 
@@ -32,6 +33,7 @@ function endM(end: WireEnd, lineM: number): number {
 
 /** All its lines are one. Pulled straight, x runs from the front of its nose. */
 export const lineRoom: CarrierRoom<LineCarrier> = {
+  ...ofWire,
   end: (carrier, end) => carrier[end],
   forms: ['plain', 'knot', 'tiedLoop'],
   castsNose: false,
@@ -42,15 +44,22 @@ export const lineRoom: CarrierRoom<LineCarrier> = {
   isLimp: true,
   runM: ({ lengthM, nose, tail, wire: { diameterM } }) =>
     Math.max(lengthM - endM(nose, diameterM) - endM(tail, diameterM), 0),
-  lie: () => ({ lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X }, path: null }),
+  lie: () => ({
+    lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X, skin: ALONG_X },
+    path: null,
+    pulledAt: null,
+    outline: null,
+  }),
   terms: ({ lengthM, spareM }) => [
     { code: 'finished', lengthM },
     ...(spareM > 0 ? [{ code: 'spare', lengthM: spareM } as const] : []),
   ],
   isCut: () => true,
-  pieces: (_, { noseM, tailM, lines: { run } }, terms) => {
+  pieces: ({ wire }, { noseM, tailM, lines: { run } }, terms) => {
     const lengthM = terms.reduce((sum, term) => sum + term.lengthM, 0);
-    return [{ lengthM, xM: run.xM + (noseM + tailM) / 2, yM: run.yM, zM: 0, acrossM: SKIN_SHARE * (tailM - noseM) }];
+    return piecesOf(wire, [
+      { lengthM, xM: run.xM + (noseM + tailM) / 2, yM: run.yM, zM: 0, acrossM: SKIN_SHARE * (tailM - noseM) },
+    ]);
   },
   spring: () => null,
   bought: () => null,

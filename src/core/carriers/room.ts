@@ -1,11 +1,13 @@
 /**
  * What a kind of carrier says for itself. A carrier is what parts are threaded on: a wire, straight or bent. Each kind has a
- * room of its own in this folder; carrier.ts lists them all. A line, the shank of a hook and a moulded body come here too.
+ * room of its own in this folder; carrier.ts lists them all. A body carries what hangs from its eyes.
  */
+import type { Areas } from '../parts/kinds/room';
 import type { Wire } from '../parts/kinds/wire';
+import type { Plate } from '../hydro/trim';
 import type { WireEnd } from '../parts/wire-form';
 import type { LengthTerm } from './length-term';
-import type { Pose, WirePath } from './wire-path';
+import type { PlanePlace, Pose, WirePath } from './wire-path';
 
 /** Where the lines of a carrier run, in its own coordinates: x to the tail, y up, m. */
 export interface CarrierLines {
@@ -17,21 +19,38 @@ export interface CarrierLines {
   readonly head: Pose;
   /** What is forced over its line tie. */
   readonly tie: Pose;
+  /** The axis of a body, from its nose: what hangs under its belly lies off it. */
+  readonly skin: Pose;
+}
+
+/** Where on a body a hanger sits. */
+export const BODY_SIDES = ['belly', 'back'] as const;
+export type BodySide = (typeof BODY_SIDES)[number];
+
+/** What a wire meets in its head, from the head's nose: where it leaves it, and the head's own line eye, m. */
+export interface HeadAt {
+  readonly wireAtM: number;
+  readonly eye: PlanePlace | null;
 }
 
 export interface Lie {
   readonly lines: CarrierLines;
   /** Its way where it is bent; null where it is straight. */
   readonly path: WirePath | null;
+  /** Where the line pulls, where that is neither of its ends. */
+  readonly pulledAt: Pose | null;
+  /** Of a body its outside, once about; null of wire and line. */
+  readonly outline: readonly PlanePlace[] | null;
 }
 
-/** A piece of a carrier as a body in the water, m; `acrossM`: of its length, what stands across the stream. */
-export interface CarrierPiece {
-  readonly lengthM: number;
+/** A piece of a carrier in the water: its mass, what it displaces, its place, m, its areas and its lip. */
+export interface CarrierPiece extends Areas {
+  readonly massKg: number;
+  readonly volumeM3: number;
   readonly xM: number;
   readonly yM: number;
   readonly zM: number;
-  readonly acrossM: number;
+  readonly plate?: Plate;
 }
 
 /** What a carrier's pieces follow from, once it is laid. */
@@ -67,6 +86,14 @@ export interface CarrierRoom<C> {
   readonly forms: readonly WireEnd['form'][];
   /** Whether a head is cast about its nose, so that nothing is hung there. */
   readonly castsNose: boolean;
+  /** A body: its ends are eyes that came closed, and hangers are screwed into it. */
+  readonly hasEyes: boolean;
+  /** Thickness of what is threaded through, and of its loops or eyes, m. */
+  readonly strandM: (carrier: C) => number;
+  /** Of it with so much of its wire or line in the lure, kg. */
+  readonly massKg: (carrier: C, inLureM: number) => number;
+  /** Of a body: its skin this far behind its nose, above its axis, m. */
+  readonly skinM: ((carrier: C, atM: number, side: BodySide) => number) | null;
   /** By what it hangs on another carrier. */
   readonly hangsBy: 'nose' | 'tie';
   /** Clear inside of its line tie, where that is neither of its ends, m; null without one. */
@@ -77,8 +104,8 @@ export interface CarrierRoom<C> {
   readonly isAsLongAsItsStack: boolean;
   /** Length of the run its strand is on, m. */
   readonly runM: (carrier: C, stackM: number) => number;
-  /** @param tailM from its nose to where what hangs at its tail bears; @param headWireAtM where it leaves the head, m */
-  readonly lie: (carrier: C, tailM: number, headWireAtM: number) => Lie;
+  /** @param tailM from its nose to where what hangs at its tail bears, m; @param head the head that is cast about its nose */
+  readonly lie: (carrier: C, tailM: number, head: HeadAt) => Lie;
   /** What is cut of it between its ends. */
   readonly terms: (carrier: C, stackM: number) => LengthTerm[];
   /** False for one that comes formed. */
@@ -94,7 +121,7 @@ export interface CarrierRoom<C> {
   /** Its bare run as long as it stands and at another length; null once anything is formed or closed before it. */
   readonly unworked: (carrier: C) => { readonly lengthM: number; readonly at: (lengthM: number) => C } | null;
   /** What a builder takes in place of it. */
-  readonly stock: readonly ('wire' | 'frame' | 'line')[];
+  readonly stock: readonly ('wire' | 'frame' | 'line' | 'lureBody')[];
   /** Its length of wire before anything is done to it. */
   readonly bare: (carrier: C, cutM: number) => C;
   /** How many bends the hand makes in it; null where it is not bent at all. */

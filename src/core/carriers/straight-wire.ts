@@ -3,6 +3,7 @@ import { wireLengthM } from '../schema';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
 import { ALONG_X } from './wire-path';
+import { ofWire, piecesOf } from './of-wire';
 import type { CarrierRoom } from './room';
 
 /** A straight wire. `freeRoomM` is the play left between the stack and the nose wraps. */
@@ -17,6 +18,7 @@ export type StraightWire = z.infer<typeof straightWireSchema>;
 
 /** All its lines are one: x runs from the front of the nose loop. It is as long as what is on it and the play. */
 export const straightWireRoom: CarrierRoom<StraightWire> = {
+  ...ofWire,
   end: (carrier, end) => carrier[end],
   forms: ['plain', 'wrappedLoop', 'bentLoop', 'bentOver'],
   castsNose: false,
@@ -25,15 +27,22 @@ export const straightWireRoom: CarrierRoom<StraightWire> = {
   isLimp: false,
   isAsLongAsItsStack: true,
   runM: ({ freeRoomM }, stackM) => freeRoomM + stackM,
-  lie: () => ({ lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X }, path: null }),
+  lie: () => ({
+    lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X, skin: ALONG_X },
+    path: null,
+    pulledAt: null,
+    outline: null,
+  }),
   terms: ({ freeRoomM }, stackM) => [
     { code: 'freeRoom', lengthM: freeRoomM },
     { code: 'stack', lengthM: stackM },
   ],
   isCut: () => true,
-  pieces: (_, { noseM, tailM, noseLoopRadiusM, lines: { run } }, terms) => {
+  pieces: ({ wire }, { noseM, tailM, noseLoopRadiusM, lines: { run } }, terms) => {
     const lengthM = terms.reduce((sum, term) => sum + term.lengthM, 0);
-    return [{ lengthM, xM: run.xM + (noseM + tailM) / 2, yM: run.yM, zM: 0, acrossM: 2 * noseLoopRadiusM }];
+    return piecesOf(wire, [
+      { lengthM, xM: run.xM + (noseM + tailM) / 2, yM: run.yM, zM: 0, acrossM: 2 * noseLoopRadiusM },
+    ]);
   },
   spring: () => null,
   bought: () => null,

@@ -4,7 +4,9 @@
  * that was wrapped into its loop is itself cut off, never the loop: a ring or a hook whose eye opens takes its place.
  */
 import { isSame } from '../same';
-import { opensAgain, wireEnd, type Stock } from '../carriers/carrier';
+import { carrierRoom, opensAgain, wireEnd, wireOf, type Carrier } from '../carriers/carrier';
+import type { Line } from '../parts/kinds/line';
+import type { Wire } from '../parts/kinds/wire';
 import type { Part } from '../parts/part';
 import { layOut } from '../geometry/layout';
 import { carrierCut, cutLengths, wireCut } from '../lengths/lengths';
@@ -12,7 +14,13 @@ import { FIRST_CARRIER, itemOf, type Build, type Item, type ItemId, type Seat } 
 import { carrierWith } from '../lure/strung';
 
 export type Cost =
-  | { readonly code: 'cutsWire'; readonly wire: Stock; readonly newLengthM: number }
+  | { readonly code: 'cutsWire'; readonly wire: Wire | Line; readonly newLengthM: number }
+  /** Another body in place of this one. */
+  | { readonly code: 'otherBody'; readonly part: Part }
+  /** Screwed in or out. */
+  | { readonly code: 'screws'; readonly items: readonly ItemId[] }
+  /** An eye of the body itself bent open, for what hangs in it without a ring. */
+  | { readonly code: 'opensBodyEye'; readonly items: readonly ItemId[] }
   | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
   | { readonly code: 'opensRing'; readonly items: readonly ItemId[] }
   /** Hooks that go with it: cut through at the eye. */
@@ -46,11 +54,15 @@ export function costOfChange(from: Build, to: Build): Cost[] {
   if (loosens && isRebent) costs.push({ code: 'bendsWire' });
   costs.push(...newJoined(from, to));
   if (!loosens && (isRestrung || isRebent)) {
-    costs.push({ code: 'cutsWire', wire: to.carrier.wire, newLengthM: wireCut(to).cutM });
+    costs.push(madeAnew(to.carrier, wireCut(to).cutM));
     return [...costs, ...tiesAgain(changed, heldBy)];
   }
   const cutOff = changed.filter((id) => holderIn(from, id) === 'closedLoop');
   if (cutOff.length > 0) costs.push({ code: 'cutsHook', parts: cutOff.map((id) => itemOf(from, id).part) });
+  const screwed = changed.filter((id) => heldBy(id).includes('screw'));
+  if (screwed.length > 0) costs.push({ code: 'screws', items: screwed });
+  const byBodyEye = changed.filter((id) => heldBy(id).includes('bodyEye'));
+  if (byBodyEye.length > 0) costs.push({ code: 'opensBodyEye', items: byBodyEye });
   const byEye = changed.filter((id) => heldBy(id).includes('eye'));
   if (byEye.length > 0) costs.push({ code: 'opensEye', items: byEye });
   const atClevis = changed.filter((id) => heldBy(id).includes('quickChange'));
@@ -80,7 +92,13 @@ function newJoined(from: Build, to: Build): Cost[] {
   if (made.length === 0) return [];
   return layOut(to)
     .carriers.filter(({ id }) => made.includes(id))
-    .map((laid) => ({ code: 'cutsWire', wire: laid.carrier.wire, newLengthM: carrierCut(laid).cutM }));
+    .map((laid) => madeAnew(laid.carrier, carrierCut(laid).cutM));
+}
+
+/** Wire and line are cut anew, a body is another. */
+function madeAnew(carrier: Carrier, newLengthM: number): Cost {
+  if (carrier.kind === 'body') return { code: 'otherBody', part: carrier.wire };
+  return { code: 'cutsWire', wire: wireOf(carrier), newLengthM };
 }
 
 function tiesAgain(changed: readonly ItemId[], heldBy: (id: ItemId) => string[]): Cost[] {
@@ -108,10 +126,11 @@ function isTube(items: readonly Item[]): boolean {
 function holder(
   item: Item,
   build: Build,
-): 'wire' | 'closedLoop' | 'eye' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {
+): 'wire' | 'closedLoop' | 'eye' | 'bodyEye' | 'screw' | 'quickChange' | 'ring' | 'thread' | 'head' | 'hand' {
   if (item.part.kind === 'splitRing') return 'ring';
   if (item.part.kind === 'head') return 'head';
   if (item.seat.on === 'end') return inLoop(item, item.seat, build);
+  if (item.seat.on === 'body') return 'screw';
   if (item.seat.on !== 'item') return 'wire';
   switch (item.seat.how) {
     case 'tied':
@@ -123,6 +142,8 @@ function holder(
     case 'pushed':
     case 'kept':
       return 'hand';
+    case 'screwed':
+      return 'screw';
     case 'hung':
       if (item.part.kind === 'hook' && build.items[item.seat.item]?.part.kind === 'hook') return 'hand';
   }
@@ -131,13 +152,15 @@ function holder(
   if (parent.part.kind === 'splitRing') return 'ring';
   if (parent.part.kind === 'link') return 'thread';
   if (parent.part.kind === 'snap') return 'hand';
+  if (parent.part.kind === 'screwEye') return item.part.kind === 'hook' && item.part.eye === 'open' ? 'eye' : 'bodyEye';
   if (parent.part.kind === 'clevis' && parent.part.style === 'quickChange') return 'quickChange';
   return 'wire';
 }
 
 /** A wrapped loop does not open again: its hook came with it, or has an eye that opens. */
-function inLoop({ part }: Item, seat: Extract<Seat, { on: 'end' }>, build: Build): 'wire' | 'closedLoop' | 'eye' {
+function inLoop({ part }: Item, seat: Extract<Seat, { on: 'end' }>, build: Build) {
   const carrier = carrierWith(build, seat.carrier ?? FIRST_CARRIER)?.carrier;
+  if (carrier && carrierRoom(carrier).hasEyes) return part.kind === 'hook' && part.eye === 'open' ? 'eye' : 'bodyEye';
   if (part.kind !== 'hook' || !carrier || wireEnd(carrier, seat.end).form !== 'wrappedLoop') return 'wire';
   return part.eye === 'open' ? 'eye' : 'closedLoop';
 }

@@ -5,8 +5,10 @@
  */
 import type { Hanger, How, Side } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
+import type { Line } from '../parts/kinds/line';
+import type { Wire } from '../parts/kinds/wire';
 import type { WireEnd } from '../parts/wire-form';
-import { carrierRoom, wireEnd, type Carrier, type Stock } from '../carriers/carrier';
+import { carrierRoom, strandOf, wireEnd, type Carrier } from '../carriers/carrier';
 import { strandIndexes } from '../lure/editing';
 import {
   childrenOf,
@@ -116,6 +118,8 @@ function jointMisfits(side: Side, on: Hanger, wireM: number): Misfit[] {
     case 'binding':
     case 'lashing':
     case 'disc':
+    case 'screw':
+    case 'nail':
       return [];
   }
 }
@@ -162,6 +166,7 @@ function holeMisfits(hole: Hole, on: Hanger, wireM: number): Misfit[] {
     case 'coil':
       return holeOver(hole.openM, on.wiresM);
     case 'swivelEye':
+    case 'loop':
       return holeOver(hole.openM, on.wireM);
     default:
       return [];
@@ -239,7 +244,7 @@ function insideRing({ insideM }: Coil, holderM: number, heldM: number): Misfit[]
   return insideM < neededM ? [{ code: 'ringTooSmall', insideM, neededM }] : [];
 }
 
-function wireMisfits({ kind, diameterM }: Stock, { threaded, held, loops }: Place): Misfit[] {
+function wireMisfits({ kind, diameterM }: Wire | Line, { threaded, held, loops }: Place): Misfit[] {
   const worst = threaded
     .flatMap((side) => jointMisfits(side, { hanger: 'wire', diameterM, isLimp: kind === 'line' }, diameterM))
     .sort((a, b) => Number(isLoose(a)) - Number(isLoose(b)))[0];
@@ -293,7 +298,7 @@ export function threadPlace(
   carrier: CarrierId = FIRST_CARRIER,
 ): Place {
   const on = carrierWith(build, carrier);
-  const wireM = (on?.carrier ?? build.carrier).wire.diameterM;
+  const wireM = strandOf(on?.carrier ?? build.carrier);
   return {
     ...NOWHERE,
     by: 'threaded',
@@ -306,13 +311,18 @@ export function threadPlace(
 /** The place that something hung, tied or slid over here would come to. */
 export function seatPlace(build: Build, seat: Exclude<Item['seat'], { on: 'strand' }>): Place {
   const on = carrierAt(build, seat);
-  const wireM = on.wire.diameterM;
+  const wireM = strandOf(on);
   switch (seat.on) {
     case 'end': {
       const end = wireEnd(on, seat.end);
       return { ...NOWHERE, wireM, hanger: hangerAt(end, wireM) };
     }
+    case 'body':
+      return { ...NOWHERE, by: 'screwed', wireM, hanger: { hanger: 'bed' } };
     case 'tie':
+      // The eye of a body takes a ring as a loop does.
+      if (carrierRoom(on).hasEyes)
+        return { ...NOWHERE, wireM, hanger: { hanger: 'loop', insideM: tieInside(on), wireM } };
       return { ...NOWHERE, wireM, hanger: { hanger: 'tie', insideM: tieInside(on), wireM } };
     case 'item': {
       const { part } = itemOf(build, seat.item);

@@ -5,6 +5,7 @@ import type { Frame } from '../parts/kinds/frame';
 import { carrierOfFrame } from '../carriers/bent-wire';
 import type { Edit } from '../lure/edit';
 import { seatPart, threadParts } from '../lure/editing';
+import { takeBody } from '../lure/take-body';
 import { misfits, placeOf, seatPlace, threadPlace, wirePlace, type Place } from './fit';
 import type { Misfit } from './misfit';
 import { childrenOf, itemOf, newItemId, type Build, type Item, type ItemId, type Seat } from '../lure/lure';
@@ -53,6 +54,7 @@ export function placementEdits(build: Build, placement: Placement, part: Part): 
       return [{ kind: 'swapPart', item: placement.item, part }];
     case 'wire':
       if (part.kind === 'frame') return takeFrame(build, part);
+      if (part.kind === 'lureBody') return takeBody(build, part);
       return part.kind === 'wire' || part.kind === 'line' ? [{ kind: 'carrier', changes: { wire: part } }] : [];
     case 'thread':
       return [threadParts(build, part, placement.index)];

@@ -17,7 +17,7 @@ import { eyeLengthM, hookLimb } from '../parts/hook-form';
 import type { Blade } from '../parts/kinds/blade';
 import type { Hook } from '../parts/kinds/hook';
 import type { Layout } from './layout';
-import { laidAlong, lineKind, poseOf, type PlacedOff } from './placed';
+import { laidAlong, isLifted, poseOf, type PlacedOff } from './placed';
 import type { ItemId } from '../lure/lure';
 import { lineToOutline, outlineToOutline, toStretch2, type PlanePoint } from './plane';
 import type { SpinSeat } from './seats';
@@ -53,9 +53,12 @@ export function restClearance(layout: Layout, seat: SpinSeat, hook: PlacedOff): 
   const tipM = seat.holeM + bladeReach(seat.blade);
   const isHeldByTube = tubeHoldsHook(layout, hook);
   const part = hook.item.part as Hook;
-  const frontM = isHeldByTube
-    ? Math.min(...leans(LEAN_HELD_RAD).map((lean) => leaned(hook, part, lean).at(-1)?.xM ?? hook.x0M))
-    : hook.x0M;
+  // A blade on a ring of its own lies beside the shank that hangs there too: its tip ends before the points.
+  const isBeside = seat.ring !== null && seat.line === hook.line;
+  const frontM =
+    isHeldByTube || isBeside
+      ? Math.min(...leans(LEAN_HELD_RAD).map((lean) => leaned(hook, part, lean).at(-1)?.xM ?? hook.x0M))
+      : hook.x0M;
   const clearanceM = frontM + shiftM - tipM;
   return { blade: seat.item.id, hook: hook.item.id, posture: 'rest', clearanceM, isHeldByTube };
 }
@@ -78,9 +81,13 @@ export function turningClearance(
     );
   }
   const isHeldByTube = tubeHoldsHook(layout, hook);
+  const isBeside = seat.ring !== null && seat.line === hook.line;
   const part = hook.item.part as Hook;
-  const limbs = leans(isHeldByTube ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) =>
-    leaned(hook, part, lean).map((point) => ({ ...point, xM: point.xM + shiftM })),
+  // What it turns about is the shank: of the hook counts what is behind that.
+  const limbs = leans(isHeldByTube || isBeside ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) =>
+    leaned(hook, part, lean)
+      .slice(isBeside ? 1 : 0)
+      .map((point) => ({ ...point, xM: point.xM + shiftM })),
   );
   let clearanceM = Infinity;
   for (const spreadRad of spreadsRad) {
@@ -95,7 +102,8 @@ export function turningClearance(
  * carrier or on carriers that hang one on the other. Null for a hook held in the plane of the lure, or on another way.
  */
 function shiftTo(layout: Layout, seat: SpinSeat, hook: PlacedOff): number | null {
-  if (lineKind(hook.line) === 'head') return null;
+  // Under a body, as in a head, a hook hangs beside the blade's way and not on it.
+  if (isLifted(hook.line) || isLifted(seat.line)) return null;
   const [blade, other] = [laidAlong(layout, seat.line), laidAlong(layout, hook.line)];
   if (blade === other) return 0;
   const isOneWay = blade.behind.includes(other.id) || other.behind.includes(blade.id);

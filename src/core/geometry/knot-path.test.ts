@@ -1,3 +1,4 @@
+import { strandOf } from '../carriers/carrier';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { harness, itemId } from '@/testing/lures';
@@ -31,7 +32,7 @@ describe('the drawn way of a knot', () => {
       const term = wireCut(lure.build).terms.find(({ code }) => code === 'snell');
       const state = lure.build.items[itemId('hook-1')]?.state;
       const wraps = state?.of === 'hook' ? (state.snell?.wraps ?? 0) : 0;
-      const { turns } = snellPath(wraps, hook.wireDiameterM, lure.build.carrier.wire.diameterM);
+      const { turns } = snellPath(wraps, hook.wireDiameterM, strandOf(lure.build.carrier));
       worst = Math.max(worst, Math.abs(pathLength(turns) / (term?.lengthM ?? NaN) - 1));
       expect(turnsRound(turns)).toBeCloseTo(wraps, 9);
       const { front, back } = frontAndBack(turns);

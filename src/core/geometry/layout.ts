@@ -9,9 +9,9 @@
  */
 import { eyeLengthM } from '../parts/hook-form';
 import type { Along, Bearing, How } from '../parts/kinds/room';
-import { roomOf } from '../parts/part';
-import { carrierRoom, type Carrier } from '../carriers/carrier';
-import type { CarrierLines, Lie } from '../carriers/room';
+import { roomOf, type Part } from '../parts/part';
+import { carrierRoom, strandOf, type Carrier } from '../carriers/carrier';
+import type { CarrierLines, HeadAt, Lie } from '../carriers/room';
 import { stateOf } from '../lure/item-state';
 import {
   childrenOf,
@@ -22,10 +22,12 @@ import {
   type Holder,
   type Item,
   type ItemId,
+  type SpotKind,
   type StrandEntry,
 } from '../lure/lure';
 import { outsideRadius } from './outside-radius';
 import {
+  isLifted,
   laidAlong,
   lineKind,
   lineOf,
@@ -55,6 +57,9 @@ export interface LaidCarrier {
   readonly lines: CarrierLines;
   /** The way of a bent wire; null for a straight one. */
   readonly path: WirePath | null;
+  /** Where the line pulls, where that is neither end; and of a body its outside. */
+  readonly pulledAt: Pose | null;
+  readonly outline: readonly PlanePlace[] | null;
   readonly wireDiameterM: number;
   readonly nose: PlacedEnd;
   readonly tail: PlacedEnd;
@@ -134,7 +139,8 @@ function hangsAt(joint: Strung['joint'], carriers: readonly LaidCarrier[], off: 
   const at = { alongM: held.pivotM, offAxisM: held.offAxisM, coveredToM: null, roomM: 0 };
   const { alongM } = roomOf(part).holds.hung?.bearing(part, held, at) ?? at;
   const holder = laidAlong({ carriers }, held.line);
-  return { ...pointOn(holder.lines[lineKind(held.line)], alongM), holder, alongM };
+  const upM = isLifted(held.line) ? held.offAxisM : 0;
+  return { ...pointOn(holder.lines[lineKind(held.line)], alongM, upM), holder, alongM };
 }
 
 function layCarrier(
@@ -144,19 +150,19 @@ function layCarrier(
   rest: Rest,
 ): { readonly laid: LaidCarrier; readonly off: PlacedOff[] } {
   const room = carrierRoom(carrier);
-  const d = carrier.wire.diameterM;
+  const d = strandOf(carrier);
   const stack = stackOf(build, strand, d);
   const nose = noseOf(room.end(carrier, 'nose'), d);
   const runM = room.runM(carrier, stack.totalM);
   const shaft = { x0M: nose.wraps.x1M, x1M: nose.wraps.x1M + runM };
   const tail = tailOf(room.end(carrier, 'tail'), shaft.x1M, d);
   const bearM = bearsAtTail(tail, d);
-  const spot = (at: 'nose' | 'tail' | 'tie') => spotOf(id, at);
+  const spot = (at: SpotKind) => spotOf(id, at);
   const line = (kind: keyof CarrierLines) => lineOf(id, kind);
 
-  const own = room.lie(carrier, bearM, headWireAt(build, spot('nose')));
+  const own = room.lie(carrier, bearM, headAt(childrenOf(build, spot('nose')).map(({ part }) => part)));
   const insideNoseM = nose.form === 'plain' ? 0 : d;
-  const { lines, path } = hung ? hungBy(room.hangsBy, own, hung, insideNoseM) : own;
+  const lie = hung ? hungBy(room.hangsBy, own, hung, insideNoseM) : own;
 
   const tailChain = hangAll(build, spot('tail'), { ...AT_AXIS, alongM: bearM }, line('trail'));
   const placed = placeStrand(build, strand, atRest(build, strand, stack, runM, rest), shaft.x1M, tail, tailChain);
@@ -170,13 +176,12 @@ function layCarrier(
       carrier,
       behind: hung ? [hung.holder.id, ...hung.holder.behind] : [],
       fromM: hung ? hung.holder.fromM + hung.alongM - insideNoseM : 0,
-      lines,
-      path,
+      ...lie,
       wireDiameterM: d,
       nose,
       tail,
       shaft,
-      freeRoom: { x0M: shaft.x0M, x1M: shaft.x1M - stack.totalM },
+      freeRoom: { x0M: shaft.x0M, x1M: room.hasEyes ? shaft.x0M : shaft.x1M - stack.totalM },
       stackM: stack.totalM,
       leftOut: [],
       snells: snellsOn(placed.map(({ item }) => item)),
@@ -186,27 +191,38 @@ function layCarrier(
     off: [
       ...atNose,
       ...hangAll(build, spot('tie'), { ...AT_AXIS, alongM: -d / 2 }, line('tie')),
+      ...hangInBody(build, id, carrier, line('skin')),
       ...placed.flatMap((entry) => heldOnWire(build, entry, clevises, line('run'))),
       ...tailChain,
     ],
   };
 }
 
-/** Nose to where the wire leaves the head that is cast about it; 0 without one. */
-function headWireAt(build: Build, nose: Holder): number {
-  const head = childrenOf(build, nose).find(({ part }) => part.kind === 'head')?.part;
-  return head?.kind === 'head' ? head.wireAtM : 0;
+/** What a wire meets in the head among these, which sit at its nose. */
+export function headAt(atNose: readonly Part[]): HeadAt {
+  const head = atNose.find((part) => part.kind === 'head');
+  if (!head) return NO_HEAD;
+  return { wireAtM: head.wireAtM, eye: head.eye ? { xM: head.eye.atM, yM: head.eye.upM } : null };
 }
 
+const NO_HEAD: HeadAt = { wireAtM: 0, eye: null };
+
 /** A carrier moved so that the inside of its nose loop, or its line tie, lies where it bears. */
-export function hungBy(by: 'nose' | 'tie', { lines, path }: Lie, at: PlanePlace, insideNoseM: number): Lie {
+export function hungBy(
+  by: 'nose' | 'tie',
+  { lines, path, pulledAt, outline }: Lie,
+  at: PlanePlace,
+  insideNoseM: number,
+): Lie {
   const from = by === 'tie' ? lines.tie : pointOn(lines.run, insideNoseM);
   const [xM, yM] = [at.xM - from.xM, at.yM - from.yM];
-  const moved = (pose: Pose): Pose => ({ ...pose, xM: pose.xM + xM, yM: pose.yM + yM });
-  const { run, trail, head, tie } = lines;
+  const moved = <P extends PlanePlace>(place: P): P => ({ ...place, xM: place.xM + xM, yM: place.yM + yM });
+  const { run, trail, head, tie, skin } = lines;
   return {
-    lines: { run: moved(run), trail: moved(trail), head: moved(head), tie: moved(tie) },
+    lines: { run: moved(run), trail: moved(trail), head: moved(head), tie: moved(tie), skin: moved(skin) },
     path: path && pathMoved(path, xM, yM),
+    pulledAt: pulledAt && moved(pulledAt),
+    outline: outline && outline.map(moved),
   };
 }
 
@@ -244,17 +260,18 @@ function boxOf(
     box.y0M = Math.min(box.y0M, yM);
     box.y1M = Math.max(box.y1M, yM);
   };
-  for (const { lines, nose, tail, path } of carriers) {
+  for (const { lines, nose, tail, path, outline } of carriers) {
+    outline?.forEach(hold);
     for (const section of path?.sections ?? []) section.points.forEach(hold);
     hold(pointOn(lines.run, nose.x0M));
     hold(pointOn(lines.run, tail.x1M, tail.loopInsideRadiusM));
     hold(pointOn(lines.run, tail.x1M, -tail.loopInsideRadiusM));
   }
   // Along one straight line only lengths matter.
-  const isBent = carriers.some(({ path }) => path);
+  const isBent = carriers.some(({ path, outline }) => path ?? outline);
   for (const { line, x0M, x1M, offAxisM, item } of off) {
     const half = isBent ? outsideRadius(item.part) : 0;
-    const lift = lineKind(line) === 'head' ? offAxisM : 0;
+    const lift = isLifted(line) ? offAxisM : 0;
     const pose = poseOf({ carriers }, line);
     for (const alongM of [x0M, x1M]) {
       hold(pointOn(pose, alongM, lift - half));
@@ -309,6 +326,29 @@ function hangAll(build: Build, parent: Holder, at: Bearing, line: Line): PlacedO
   return childrenOf(build, parent).flatMap((item) =>
     seatOn(build, item, item.part.kind === 'head' ? 'moulded' : 'hung', at, line, parent),
   );
+}
+
+/** What is screwed into a body, with what each holds in turn. */
+function hangInBody(build: Build, id: CarrierId, carrier: Carrier, line: Line): PlacedOff[] {
+  const { skinM } = carrierRoom(carrier);
+  const spot = spotOf(id, 'body');
+  return childrenOf(build, spot).flatMap((item) =>
+    skinM && item.seat.on === 'body'
+      ? seatOn(
+          build,
+          item,
+          'screwed',
+          skinBearing(item.seat, skinM(carrier, item.seat.atM, item.seat.side)),
+          line,
+          spot,
+        )
+      : [],
+  );
+}
+
+/** Where something bears that is screwed in here. @param offAxisM of the skin there */
+export function skinBearing({ atM }: { readonly atM: number }, offAxisM: number): Bearing {
+  return { ...AT_AXIS, alongM: atM, offAxisM };
 }
 
 /** An item where it bears, and all that it holds. */

@@ -22,6 +22,12 @@ export function lineKind(line: Line): LineKind {
   return line.slice(line.lastIndexOf('/') + 1) as LineKind;
 }
 
+/** On a head's axis and a body's what lies off it lies above or below; on the others it goes round. */
+export function isLifted(line: Line): boolean {
+  const kind = lineKind(line);
+  return kind === 'head' || kind === 'skin';
+}
+
 /** The carrier that this line belongs to. */
 export function carrierOfLine(line: Line): CarrierId {
   const at = line.lastIndexOf('/');

@@ -5,9 +5,11 @@ import type { DeltaBlade } from '../parts/kinds/delta-blade';
 import type { FilmBlade } from '../parts/kinds/film-blade';
 import { filmSpread } from '../hydro/film-blade';
 import { stateOf } from '../lure/item-state';
-import type { Build, Item } from '../lure/lure';
+import { carrierRoom } from '../carriers/carrier';
+import { FIRST_CARRIER, type Build, type Item } from '../lure/lure';
+import { carrierWith } from '../lure/strung';
 import { layOut, type Layout } from './layout';
-import { lineOf, type Line, type PlacedClevis, type PlacedEntry, type Span } from './placed';
+import { isLifted, lineOf, type Line, type PlacedClevis, type PlacedEntry, type Span } from './placed';
 
 /** A blade that turns about a line: hung on a clevis, or behind a swivel. */
 export interface SpinSeat {
@@ -18,6 +20,8 @@ export interface SpinSeat {
   readonly clevis: PlacedClevis | null;
   /** The swivel it turns behind; null on a clevis. */
   readonly swivel: Item | null;
+  /** The ring it hangs from with nothing beside it but what hangs there too: it may turn about that. */
+  readonly ring: Item | null;
   /** Axial place of the blade's hole, m. */
   readonly holeM: number;
   /** Axle to hole, m. */
@@ -50,8 +54,10 @@ export function spinSeats(build: Build, layout: Layout = layOut(build)): SpinSea
       const hanger = item.part.kind === 'blade' ? hangerAbove(build, item) : null;
       const clevis = clevises.find((each) => each.item.id === hanger?.id) ?? null;
       const swivel = hanger?.part.kind === 'swivel' ? hanger : null;
-      if (item.part.kind !== 'blade' || (!clevis && !swivel)) return [];
-      return [{ item, blade: item.part, line, clevis, swivel, holeM: pivotM, dropM: offAxisM }];
+      const ring = hanger?.part.kind === 'splitRing' ? hanger : null;
+      if (item.part.kind !== 'blade' || (!clevis && !swivel && !ring)) return [];
+      const dropM = isLifted(line) ? 0 : offAxisM;
+      return [{ item, blade: item.part, line, clevis, swivel, ring, holeM: pivotM, dropM }];
     })
     .sort((a, b) => a.holeM - b.holeM);
 }
@@ -98,10 +104,23 @@ export function deltaTipsM({ x0M, x1M }: Span): number {
   return x0M + DELTA_TIPS_AT * (x1M - x0M);
 }
 
-/** The nearest clevis or swivel in the chain that holds this item. */
+/** What an item turns on: the nearest clevis or swivel in the chain that holds it, or a ring free all round. */
 export function hangerAbove(build: Build, item: Item): Item | null {
   if (item.part.kind === 'clevis' || item.part.kind === 'swivel') return item;
   if (item.seat.on !== 'item') return null;
   const parent = build.items[item.seat.item];
-  return parent ? hangerAbove(build, parent) : null;
+  if (!parent) return null;
+  const isFree = item.part.kind === 'blade' && isFreeRing(build, parent);
+  return hangerAbove(build, parent) ?? (isFree ? parent : null);
+}
+
+/** A ring, by others or by itself in the eye at a body's tail: nothing there is in the way of what turns. */
+function isFreeRing(build: Build, { part, seat }: Item): boolean {
+  if (part.kind !== 'splitRing') return false;
+  if (seat.on === 'item') {
+    const holder = build.items[seat.item];
+    return holder !== undefined && isFreeRing(build, holder);
+  }
+  const on = seat.on === 'end' && seat.end === 'tail' ? carrierWith(build, seat.carrier ?? FIRST_CARRIER) : undefined;
+  return on !== undefined && carrierRoom(on.carrier).hasEyes;
 }

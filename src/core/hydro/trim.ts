@@ -8,6 +8,7 @@
  *     drag along                            q A_a cos²θ along the lure, taken aft; strands lie down as it goes faster
  *     force across, slender part            q S sin θ cos θ   (Munk; S twice the base)
  *     force across, blunt part              q A_s sin θ |sin θ|
+ *     a lip                                 q A C_N(δ − θ) square to it, aft and down; δ its slope below the lure's axis
  *     a turning blade                       its drag in the stream along its axle, at τχ nearer to the stream than its
  *                                           axle, and what it carries of its own weight, up; aft behind a swivel
  * The two across the lure act at right angles to it: sin θ of them aft, cos θ up. M falls through zero at the angle the
@@ -16,11 +17,15 @@
  * Strands of a skirt bend: their area falls as (1 + (U/U_l)²)^(−1/3), so that their drag comes to grow as U^(4/3), the law of
  * a flexible fibre (S. Alben, M. Shelley, J. Zhang, Nature 420, 2002). U_l is a trade estimate.
  *
- * All of it is linear in the areas and weights, so a lure is fifteen sums (`sumsOf`), worked out once for all speeds.
+ * A leader of line ahead of a lure bends: the lure pitches about its own tie behind it, and what is on the leader only drags and
+ * weighs, drawn along the stream.
+ * All of it but the lip is linear in the areas and weights, so a lure is fifteen sums (`sumsOf`), worked out once for all speeds.
+ * C_N of a flat plate is that of hydro/spin.ts.
  * In the horizontal plane the same holds without weights: θ is then the yaw (`yawOf`).
  * Source: sums over slender bodies as in any text on towed bodies; coefficients in in-water/bodies.ts.
  */
 import { findRoot } from '../root';
+import { normalSlope, STALLED_NORMAL } from './blade-loads';
 import { GRAVITY_MPS2 } from './water';
 
 export interface TrimBody {
@@ -34,6 +39,23 @@ export interface TrimBody {
   readonly strandM2: number;
   readonly sideM2: number;
   readonly slopeM2: number;
+  /** A flat lip with its middle there. */
+  readonly plate?: Plate;
+  /** On the line ahead of what pitches: it turns nothing. */
+  readonly isLead?: boolean;
+}
+
+/** A lip where it stands, from the tie. */
+export interface PlacedPlate extends Plate {
+  readonly xM: number;
+  readonly yM: number;
+}
+
+/** A flat plate that slopes so far below the axis, from straight ahead; its width over its length. */
+export interface Plate {
+  readonly areaM2: number;
+  readonly aspect: number;
+  readonly downRad: number;
 }
 
 /** A blade's drag at its own place. */
@@ -47,6 +69,17 @@ export interface TrimDrag {
   readonly towardsStream: number;
   /** What it lifts of its own weight as it turns, N. */
   readonly carriesN: number;
+  /** On the line ahead of what pitches: it turns nothing. */
+  readonly isLead?: boolean;
+  /** Share of the speed that is missing in its wake where the lure behind it is. */
+  readonly slows?: number;
+}
+
+/** What is left of the speed for a lure behind blades on its line. */
+export function leftBehind(drags: readonly TrimDrag[]): number {
+  let left = 1;
+  for (const { slows = 0 } of drags) left *= 1 - slows;
+  return left;
 }
 
 export interface Trim {
@@ -56,7 +89,7 @@ export interface Trim {
   readonly sinkingN: number;
 }
 
-/** A quantity summed over the bodies, and its first moments about the tie. */
+/** A quantity summed over the bodies, and its first moments about the tie, of what pitches alone. */
 interface Sum {
   readonly all: number;
   readonly x: number;
@@ -69,7 +102,18 @@ export interface TrimSums {
   readonly strandM2: Sum;
   readonly sideM2: Sum;
   readonly slopeM2: Sum;
+  readonly plates: readonly PlacedPlate[];
+  /** Of all these, what is on the line ahead: it lies along the stream however the lure pitches. */
+  readonly lead: LeadAreas;
 }
+
+export interface LeadAreas {
+  readonly axialM2: number;
+  readonly sideM2: number;
+  readonly slopeM2: number;
+}
+
+export const NO_LEAD: LeadAreas = { axialM2: 0, sideM2: 0, slopeM2: 0 };
 
 /** The fifteen sums of these bodies, N and m² and their moments about the tie. @param rho density of the water, kg/m³ */
 export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
@@ -79,6 +123,18 @@ export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
     strandM2: summed(bodies, ({ strandM2 }) => strandM2),
     sideM2: summed(bodies, ({ sideM2 }) => sideM2),
     slopeM2: summed(bodies, ({ slopeM2 }) => slopeM2),
+    lead: leadOf(bodies),
+    plates: bodies.flatMap(({ plate, xM, yM }) => (plate ? [{ ...plate, xM, yM }] : [])),
+  };
+}
+
+function leadOf(bodies: readonly TrimBody[]): LeadAreas {
+  const lead = bodies.filter(({ isLead }) => isLead);
+  if (lead.length === 0) return NO_LEAD;
+  return {
+    axialM2: lead.reduce((sum, { axialM2 }) => sum + axialM2, 0),
+    sideM2: lead.reduce((sum, { sideM2 }) => sum + sideM2, 0),
+    slopeM2: lead.reduce((sum, { slopeM2 }) => sum + slopeM2, 0),
   };
 }
 
@@ -87,6 +143,7 @@ function summed(bodies: readonly TrimBody[], of: (body: TrimBody) => number): Su
   for (const body of bodies) {
     const value = of(body);
     all += value;
+    if (body.isLead) continue;
     x += value * body.xM;
     y += value * body.yM;
   }
@@ -114,6 +171,13 @@ export function axialAt({ axialM2, strandM2 }: TrimSums, speedMps: number): Sum 
   };
 }
 
+/** Of a flat plate this wide for its length at this angle to the stream, attached to stalled; the sign of the angle. */
+export function normalCoefficient(angleRad: number, aspect: number): number {
+  const slope = normalSlope(aspect, aspect);
+  const sin = Math.sin(angleRad);
+  return sin / (1 / slope + (1 / STALLED_NORMAL - 1 / slope) * Math.abs(sin));
+}
+
 /** Straight down, and straight up. */
 const STEEPEST_RAD = Math.PI / 2;
 export const TOLERANCE_RAD = 1e-10;
@@ -130,13 +194,22 @@ export function trimOf(
   nearRad: number | null = null,
   nearToleranceRad = NEAR_TOLERANCE_RAD,
 ): Trim {
-  const q = 0.5 * rho * speedMps ** 2;
+  const onLine = 0.5 * rho * speedMps ** 2;
+  const q = onLine * leftBehind(drags) ** 2;
   const sums = { ...still, axialM2: axialAt(still, speedMps) };
   const pitchRad = balancedPitch((pitch) => tailMoment(sums, drags, q, pitch), nearRad, nearToleranceRad);
   const [sin, cos] = [Math.sin(pitchRad), Math.cos(pitchRad)];
-  const across = q * (sums.slopeM2.all * sin * cos + sums.sideM2.all * sin * Math.abs(sin));
-  let dragN = q * sums.axialM2.all * cos * cos + across * sin;
+  const { lead } = sums;
+  const slopeM2 = sums.slopeM2.all - lead.slopeM2;
+  const sideM2 = sums.sideM2.all - lead.sideM2;
+  const across = q * (slopeM2 * sin * cos + sideM2 * sin * Math.abs(sin));
+  let dragN = q * (sums.axialM2.all - lead.axialM2) * cos * cos + onLine * lead.axialM2 + across * sin;
   let liftN = across * cos;
+  for (const plate of sums.plates) {
+    const pushN = pushOn(plate, q, pitchRad);
+    dragN += pushN.aft;
+    liftN += pushN.up;
+  }
   for (const drag of drags) {
     const [aft, up] = pullOf(drag, pitchRad);
     dragN += aft;
@@ -145,9 +218,19 @@ export function trimOf(
   return { pitchRad, dragN, liftN, sinkingN: sums.weightN.all };
 }
 
+/** What the stream pushes a lip with at this pitch, N. */
+export function pushOn({ areaM2, aspect, downRad }: Plate, q: number, pitchRad: number) {
+  const against = downRad - pitchRad;
+  const pushN = q * areaM2 * normalCoefficient(against, aspect);
+  return { aft: pushN * Math.sin(against), up: -pushN * Math.cos(against) };
+}
+
 /** What a blade pulls with at this pitch, aft and up, N. */
-function pullOf({ dragN, axleRad, towardsStream, carriesN }: TrimDrag, pitchRad: number): readonly [number, number] {
-  if (axleRad === null) return [dragN, carriesN];
+function pullOf(
+  { dragN, axleRad, towardsStream, carriesN, isLead }: TrimDrag,
+  pitchRad: number,
+): readonly [number, number] {
+  if (axleRad === null || isLead) return [dragN, carriesN];
   const along = (axleRad - pitchRad) * (1 - towardsStream);
   return [dragN * Math.cos(along), dragN * Math.sin(along) + carriesN];
 }
@@ -199,11 +282,13 @@ export function yawOf(sums: TrimSums, drags: readonly TrimDrag[], rho: number, s
   const isStraight =
     [sums.axialM2, sums.strandM2, sums.sideM2, sums.slopeM2].every(({ y }) => y === 0) &&
     drags.every(({ yM }) => yM === 0);
-  return isStraight ? 0 : trimOf({ ...sums, weightN: { all: 0, x: 0, y: 0 } }, drags, rho, speedMps).pitchRad;
+  return isStraight
+    ? 0
+    : trimOf({ ...sums, weightN: { all: 0, x: 0, y: 0 }, plates: [] }, drags, rho, speedMps).pitchRad;
 }
 
 function tailMoment(
-  { weightN, axialM2, sideM2, slopeM2 }: TrimSums,
+  { weightN, axialM2, sideM2, slopeM2, plates }: TrimSums,
   drags: readonly TrimDrag[],
   q: number,
   pitch: number,
@@ -218,7 +303,13 @@ function tailMoment(
     (acrossX * cos + acrossY * sin) * cos +
     (acrossY * cos - acrossX * sin) * sin +
     q * cos * cos * (axialM2.y * cos - axialM2.x * sin);
+  for (const plate of plates) {
+    const [x, y] = [plate.xM * cos + plate.yM * sin, plate.yM * cos - plate.xM * sin];
+    const { aft, up } = pushOn(plate, q, pitch);
+    moment += y * aft - x * up;
+  }
   for (const drag of drags) {
+    if (drag.isLead) continue;
     const [x, y] = [drag.xM * cos + drag.yM * sin, drag.yM * cos - drag.xM * sin];
     const [aft, up] = pullOf(drag, pitch);
     moment += y * aft - x * up;

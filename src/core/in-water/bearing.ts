@@ -2,9 +2,11 @@
  * What a blade's clevis turns on: the wire through it, and whatever stands behind it and takes the blade's drag.
  * Coefficients wet and clean, trade estimates; radii from the parts.
  */
+import { strandOf } from '../carriers/carrier';
 import { GOOD_CLEVIS_BEARING, type Bearing } from '../hydro/blade-loads';
 import type { MaterialId } from '../parts/material';
 import type { Part } from '../parts/part';
+import type { SplitRing } from '../parts/kinds/split-ring';
 import { laidWith, type Layout } from '../geometry/layout';
 import { stateOf } from '../lure/item-state';
 import type { SwivelCondition } from '../parts/kinds/swivel';
@@ -28,6 +30,8 @@ const FRICTION: Readonly<Record<MaterialId, number>> = {
   softPlastic: 0.4,
   rubber: 0.4,
   tin: 0.25,
+  bismuth: 0.25,
+  wood: 0.3,
   zinc: 0.2,
   nylon: 0.2,
   fluorocarbon: 0.18,
@@ -99,12 +103,17 @@ export interface OnWire {
 
 /** The bearing of something that turns on the wire of this layout, in a state. */
 export function bearingOf(layout: Layout, seated: Seated, state: BladeState = 'clean'): Bearing {
-  const {
-    freeRoom,
-    carrier: { wire },
-  } = laidWith(layout, seated.item);
+  const { freeRoom, carrier } = laidWith(layout, seated.item);
   const playM = freeRoom.x1M - freeRoom.x0M;
-  return bearingOn({ behind: behindOf(layout, seated.item), playM, wire }, seated, state);
+  return bearingOn(
+    {
+      behind: behindOf(layout, seated.item),
+      playM,
+      wire: { diameterM: strandOf(carrier), material: carrier.wire.material },
+    },
+    seated,
+    state,
+  );
 }
 
 /** The bearing of something that turns on a wire, in a state. */
@@ -159,6 +168,23 @@ export function swivelBearing(swivel: Pick<Item, 'id' | 'part' | 'state'>, state
     friction: 0,
     faceFriction: 0,
     steadyTorqueNm: torqueNm + (state === 'weed' ? WEED_TORQUE_NM : 0),
+  };
+}
+
+/** Ring in ring, a blade that hangs so turns with a rub that a swivel has not. Trade estimates. */
+const RING_FRICTION = 0.25;
+const RING_TORQUE_NM = 1e-6;
+
+/** The bearing of a blade on a ring that is free all round. */
+export function ringBearing({ outerDiameterM, wireDiameterM }: SplitRing, state: BladeState = 'clean'): Bearing {
+  return {
+    ...GOOD_CLEVIS_BEARING,
+    dropM: outerDiameterM / 4,
+    friction: RING_FRICTION,
+    faceFriction: RING_FRICTION,
+    wireRadiusM: wireDiameterM,
+    faceRadiusM: wireDiameterM,
+    steadyTorqueNm: RING_TORQUE_NM + (state === 'weed' ? WEED_TORQUE_NM : 0),
   };
 }
 

@@ -6,23 +6,23 @@
  * across grows with a small angle to the flow (slender bodies: twice their base, Munk). Coefficients are trade estimates
  * unless a source is named.
  */
-import { wireMass } from '../parts/stock';
-import { densityOf } from '../parts/material';
-import { TURNING_AREAS, WIRE_DRAG, type Areas } from '../parts/kinds/room';
+import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
 import type { Trailer } from '../parts/kinds/trailer';
 import { roomOf } from '../parts/part';
 import { carrierRoom } from '../carriers/carrier';
+import type { Plate } from '../hydro/trim';
 import { stateOf } from '../lure/item-state';
 import type { LaidCarrier, Layout } from '../geometry/layout';
 import { carrierCut, cutLengths, type CutLength } from '../lengths/lengths';
 import { childrenOf, FIRST_CARRIER, type Build, type CarrierId, type Item, type ItemId } from '../lure/lure';
 import { itemMass, staysInLure } from '../lengths/mass';
-import { laidAlong, lineKind, lineOf, poseOf, type Line, type LineKind } from '../geometry/placed';
+import { isLifted, laidAlong, lineKind, lineOf, poseOf, type Line, type LineKind } from '../geometry/placed';
 import { deltaSeats, filmSeats, spinSeats } from '../geometry/seats';
 import { pointOn, type WirePath } from '../carriers/wire-path';
 
-/** Of its areas, strands lie down as it goes faster; see hydro/trim.ts. */
+/** Of its areas, strands lie down as it goes faster; see hydro/trim.ts. `plate`: the lip of a body. */
 export interface Body extends Areas {
+  readonly plate?: Plate;
   /** `wire` is the first carrier's. */
   readonly of: ItemId | CarrierId | 'wire';
   readonly massKg: number;
@@ -72,7 +72,11 @@ function bodyAt(
 ): Body {
   const { part, state, flipped } = item;
   const room = roomOf(part);
-  const { xM, yM } = pointOn(poseOf(layout, line), alongM, lineKind(line) === 'head' ? upM : 0);
+  const { xM, yM } = pointOn(
+    poseOf(layout, line),
+    alongM,
+    isLifted(line) ? upM + (room.middleUpM?.(part, state, holderOf(build, item)) ?? 0) : 0,
+  );
   const massKg = itemMass(item, cuts);
   return {
     of: item.id,
@@ -85,6 +89,10 @@ function bodyAt(
       ? TURNING_AREAS
       : room.areas(part, { state, flipped, lengthM, held: childrenOf(build, item.id).map((child) => child.part) })),
   };
+}
+
+function holderOf({ items }: Build, { seat }: Item) {
+  return seat.on === 'item' ? (items[seat.item]?.part ?? null) : null;
 }
 
 /** How far beside the plane of the lure this sits: on an arm bent sideways, at the tail of a crooked trailer. */
@@ -109,31 +117,17 @@ export function besidePath(path: WirePath | null, kind: LineKind, alongM: number
   return armStartZM + (armEndZM - armStartZM) * share;
 }
 
-/** A carrier's own mass and drag: as one piece when it is straight, section by section when it is bent. */
+/** A carrier's own mass and drag: as one piece when it is straight, section by section when it is bent, of a body its lip too. */
 export function carrierBodies(
-  laid: Pick<LaidCarrier, 'id' | 'carrier' | 'lines' | 'path' | 'nose' | 'tail' | 'stackM' | 'snells'>,
+  laid: Pick<
+    LaidCarrier,
+    'id' | 'carrier' | 'lines' | 'path' | 'pulledAt' | 'outline' | 'nose' | 'tail' | 'stackM' | 'snells'
+  >,
 ): Body[] {
-  const { id, carrier, lines, path, nose, tail } = laid;
-  const { wire } = carrier;
-  const density = densityOf(wire.material);
+  const { id, carrier, nose, tail } = laid;
   const terms = carrierCut(laid).terms.filter(staysInLure);
-  const run = { lines, path, noseM: nose.x0M, tailM: tail.x1M, noseLoopRadiusM: nose.loopInsideRadiusM };
+  const run = { ...laid, noseM: nose.x0M, tailM: tail.x1M, noseLoopRadiusM: nose.loopInsideRadiusM };
   return carrierRoom(carrier)
     .pieces(carrier, run, terms)
-    .map(({ lengthM, xM, yM, zM, acrossM }): Body => {
-      const massKg = wireMass(wire, lengthM);
-      return {
-        of: id === FIRST_CARRIER ? 'wire' : id,
-        kind: 'wire',
-        massKg,
-        volumeM3: massKg / density,
-        xM,
-        yM,
-        zM,
-        axialM2: WIRE_DRAG * wire.diameterM * acrossM,
-        strandM2: 0,
-        sideM2: WIRE_DRAG * wire.diameterM * lengthM,
-        slopeM2: 0,
-      };
-    });
+    .map((piece): Body => ({ of: id === FIRST_CARRIER ? 'wire' : id, ...piece }));
 }

@@ -9,9 +9,11 @@ import { deltaBearing, deltaSpinBlade, DELTA_COEFFICIENTS } from '../hydro/delta
 import { filmBearing, filmSpinBlade, FILM_COEFFICIENTS } from '../hydro/film-blade';
 import { bladeCoefficients, referenceCoefficients, spinBlade, type ReferenceCoefficients } from '../hydro/spin-blade';
 import { headDragNm } from './arm';
-import { bearingOf, swivelBearing, type BladeState, type Seated } from './bearing';
+import { bearingOf, ringBearing, swivelBearing, type BladeState, type Seated } from './bearing';
 import { stateOf } from '../lure/item-state';
 import { headTouch } from '../geometry/blade-on-head';
+import { nailFor, nailMeets, type KnockMeet } from '../geometry/knocker';
+import { HELD_TORQUE_NM, knockTorque } from '../hydro/knock';
 import { layOut, type Layout } from '../geometry/layout';
 import { outsideRadius } from '../geometry/outside-radius';
 import { laidAlong, poseOf, type Line } from '../geometry/placed';
@@ -104,9 +106,12 @@ export function spinners(
     bearing,
     blade: turner.blade,
   });
-  const hung = spinSeats(build, layout).map((seat): Spinner => {
+  const seats = spinSeats(build, layout);
+  const meets = nailMeets(build, layout, seats);
+  const hung = seats.map((seat): Spinner => {
     const turner = hungTurner(seat.blade, waterDensityKgM3);
-    return spinner(seat.item, seat.line, seat.holeM, seat.dropM, turner, seatBearing(layout, seat, state));
+    const bearing = knockedBearing(seatBearing(layout, seat, state), seat.blade, nailFor(meets, seat.item.id));
+    return spinner(seat.item, seat.line, seat.holeM, seat.dropM, turner, bearing);
   });
   const onWire = ({ id, part }: Item, blade: FilmBlade | DeltaBlade) =>
     bearingOf(layout, { item: id, part, ...threadedSeat(blade) }, state === 'crossedClevis' ? 'clean' : state);
@@ -134,6 +139,14 @@ export function spinners(
   );
 }
 
+/** A blade that knocks on a nail has less to turn with, one that a nail holds does not turn. */
+export function knockedBearing(bearing: Bearing, blade: Blade, met: KnockMeet | null): Bearing {
+  if (!met || met.knock === 'misses') return bearing;
+  const torqueNm =
+    met.knock === 'jams' ? HELD_TORQUE_NM : knockTorque(blade, { ...met, inM: -met.gapM, fallM: met.mostM });
+  return { ...bearing, steadyTorqueNm: bearing.steadyTorqueNm + torqueNm };
+}
+
 function placedOn(layout: Layout, line: Line, alongM: number): Pick<Spinner, 'carrier' | 'behind' | 'placeM' | 'at'> {
   const { id, behind, fromM } = laidAlong(layout, line);
   return { carrier: id, behind, placeM: fromM + alongM, at: pointOn(poseOf(layout, line), alongM) };
@@ -143,8 +156,9 @@ function clevisBlades(build: Build, layout: Layout): ItemId[] {
   return spinSeats(build, layout).flatMap(({ item, clevis }) => (clevis ? [item.id] : []));
 }
 
-function seatBearing(layout: Layout, { clevis, swivel, dropM }: SpinSeat, state: BladeState): Bearing {
+function seatBearing(layout: Layout, { clevis, swivel, ring, dropM }: SpinSeat, state: BladeState): Bearing {
+  if (ring?.part.kind === 'splitRing') return ringBearing(ring.part, state);
   if (swivel) return swivelBearing(swivel, state);
-  if (!clevis) throw new Error('seatBearing: a blade turns on a clevis or behind a swivel');
+  if (!clevis) throw new Error('seatBearing: a blade turns on a clevis, behind a swivel or on a free ring');
   return bearingOf(layout, { item: clevis.item.id, ...clevisSeat(clevis.clevis, dropM) }, state);
 }

@@ -3,6 +3,7 @@ import type { MeasureFault } from '../parts/measure-faults';
 import type { Part } from '../parts/part';
 import type { Touch } from '../geometry/blade-on-head';
 import type { Clearance } from '../geometry/clearance';
+import type { Knock } from '../geometry/knocker';
 import type { Edit } from '../lure/edit';
 import type { Misfit } from '../fits/misfit';
 import type { LureRule, RuleBreach } from './lure-rule';
@@ -38,6 +39,9 @@ export type Repair =
   | { readonly code: 'snellFromPoint'; readonly edits: readonly Edit[] }
   | { readonly code: 'setSpacing'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'turnGate'; readonly edits: readonly Edit[] }
+  | { readonly code: 'setNail'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'standNailUp'; readonly edits: readonly Edit[] }
+  | { readonly code: 'moveNail'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
 
 interface FindingBase {
@@ -162,6 +166,32 @@ export type Finding = FindingBase &
         readonly neededKg: number | null;
         readonly neededLineM: number | null;
       }
+    /** A blade under a belly: how the body swings it, and what hooks are left. */
+    | {
+        readonly code: 'flasher';
+        readonly wobbleHz: number | null;
+        readonly swingRad: number;
+        readonly ticksHz: number;
+        readonly hooks: number;
+        readonly points: number;
+      }
+    | { readonly code: 'widerThanBelly'; readonly bladeM: number; readonly bellyM: number }
+    /** From its tip, lying back, to where the points of the hook behind begin. */
+    | { readonly code: 'flasherAgainstHook'; readonly clearM: number }
+    | { readonly code: 'flashesOnPause'; readonly swings: number }
+    /** How a hard bait lies in the water, and whether what hangs on it took its float. */
+    | {
+        readonly code: 'floats';
+        readonly is: 'floats' | 'hovers' | 'sinks';
+        readonly secondsPerM: number | null;
+        readonly inWaterKg: number;
+        readonly isLost: boolean;
+      }
+    | { readonly code: 'knocker'; readonly knock: Knock; readonly gapM: number; readonly mostM: number }
+    | { readonly code: 'nailGrip'; readonly inM: number; readonly outM: number }
+    | { readonly code: 'nailLeans'; readonly leanRad: number }
+    | { readonly code: 'nailPlace'; readonly behindWidestM: number }
+    | { readonly code: 'bladeAgainstSoft'; readonly clearM: number }
     /** How often a bait that rolls turns in a metre of way; null where none does. */
     | { readonly code: 'lineTwist'; readonly rollsPerM: number | null }
   );

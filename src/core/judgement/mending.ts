@@ -97,9 +97,20 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
     case 'noHead':
       return fill(lure, spare, 'head');
     case 'noHook':
-      return fill(lure, spare, 'mainHook', 'tailHook', 'tailRing', 'lastHook');
+      return fill(lure, spare, 'mainHook', 'tailHook', 'tailRing', 'lastHook', 'eyeHook', 'eyeRing');
     case 'noTurningBlade':
-      return fill(lure, spare, 'blade', 'bladeOnClevis', 'deltaBlade', 'endBlade', 'swivel');
+      return fill(
+        lure,
+        spare,
+        'blade',
+        'bladeOnClevis',
+        'deltaBlade',
+        'endBlade',
+        'endRing',
+        'swivel',
+        'bellyBlade',
+        'eyeRing',
+      );
     case 'emptyClevis':
       return fill(lure, spare, 'blade');
     case 'rivetMissing':

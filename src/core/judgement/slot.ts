@@ -26,7 +26,12 @@ export type SlotCode =
   | 'knotBead'
   | 'snap'
   | 'rearStop'
-  | 'frontStop';
+  | 'frontStop'
+  | 'eyeRing'
+  | 'bellyBlade'
+  | 'eyeHook'
+  | 'softBody'
+  | 'nailWeight';
 
 /** A place that asks for a part, and the kinds that go there. */
 export interface Slot {

@@ -10,7 +10,7 @@ import { keeperWire } from '../parts/kinds/keeper';
 import type { Link } from '../parts/kinds/link';
 import type { SoftWire } from '../parts/kinds/soft-wire';
 import type { Part } from '../parts/part';
-import { carrierRoom, type Carrier } from '../carriers/carrier';
+import { carrierRoom, strandOf, type Carrier } from '../carriers/carrier';
 import { stateOf } from '../lure/item-state';
 import { layOut, tubeCoverEnd, type LaidCarrier, type Layout } from '../geometry/layout';
 import { endTerms, type LengthTerm } from '../carriers/length-term';
@@ -57,11 +57,11 @@ export function carrierCut({
   snells,
 }: Pick<LaidCarrier, 'id' | 'carrier' | 'stackM' | 'snells'>): CutLength {
   const room = carrierRoom(carrier);
-  const ends = (end: End) => endTerms(end, room.end(carrier, end), carrier.wire.diameterM);
+  const ends = (end: End) => endTerms(end, room.end(carrier, end), strandOf(carrier));
   const wraps = snells.map((snell): LengthTerm => ({
     code: 'snell',
     ...snell,
-    lengthM: snellAllowance(snell.wraps, snell.shankM, carrier.wire.diameterM),
+    lengthM: snellAllowance(snell.wraps, snell.shankM, strandOf(carrier)),
   }));
   return sum('wire', null, [...ends('nose'), ...room.terms(carrier, stackM), ...wraps, ...ends('tail')], id);
 }

@@ -1,5 +1,5 @@
 /** Mass of the whole lure as built, kg: measured parts, and of wire and tube the length that is in it. */
-import { wireMass } from '../parts/stock';
+import { carrierRoom } from '../carriers/carrier';
 import { roomOf } from '../parts/part';
 import { layOut } from '../geometry/layout';
 import { carrierCut, cutLengths, type CutLength } from './lengths';
@@ -12,7 +12,7 @@ export function lureMass(build: Build, cuts: readonly CutLength[] = cutLengths(b
   const parts = Object.values(build.items).reduce((sum, item) => sum + itemMass(item, cuts), 0);
   return carriersOf(build).reduce((sum, { id, carrier }) => {
     const cut = cuts.find((each) => each.carrier === id);
-    return sum + wireMass(carrier.wire, lengthInLure((cut ?? cutOf(build, id)).terms));
+    return sum + carrierRoom(carrier).massKg(carrier, lengthInLure((cut ?? cutOf(build, id)).terms));
   }, parts);
 }
 

@@ -43,6 +43,8 @@ export const CHANGE_CODES = [
   'tieBehind',
   'untieBehind',
   'clack',
+  'nail',
+  'moveEye',
   'lock',
   'keepVersion',
   'goBackToVersion',

@@ -35,6 +35,7 @@ import {
 } from './lure';
 import { applyKept, keptEdits } from './kept-edits';
 import { bentWireSchema } from '../carriers/bent-wire';
+import { lureBodySchema } from '../parts/kinds/lure-body';
 import { carrierSchema, type Carrier } from '../carriers/carrier';
 import { carriersOf } from './strung';
 import { sizeProblem } from './size';
@@ -94,7 +95,7 @@ export const editSchema = z.discriminatedUnion('kind', [
     kind: z.literal('carrier'),
     on,
     changes: z.strictObject({
-      wire: z.optional(z.discriminatedUnion('kind', [wireSchema, lineSchema])),
+      wire: z.optional(z.discriminatedUnion('kind', [wireSchema, lineSchema, lureBodySchema])),
       tail: z.optional(wireEndSchema),
       /** Of a straight wire or a line only. */
       nose: z.optional(wireEndSchema),

@@ -9,7 +9,7 @@ import { wakeDeficit } from '../hydro/wake';
 import { rides } from '../predict/ride';
 import { turnAll } from '../predict/turned';
 import { bodiesOf } from '../in-water/bodies';
-import { carrierRoom, type Carrier } from '../carriers/carrier';
+import { carrierRoom, type Carrier, strandOf } from '../carriers/carrier';
 import { applyEdits, type Edit } from './edit';
 import { threadParts } from './editing';
 import { findings } from '../judgement/findings';
@@ -67,7 +67,7 @@ const anyTree = fc
 /** Where a joined carrier's own bearing point came to lie. */
 function ownPoint(layout: Layout, carrier: Carrier, name: CarrierId) {
   const laid = layout.carriers.find((each) => each.id === name) ?? fail(`${name} is laid`);
-  return carrierRoom(carrier).hangsBy === 'tie' ? laid.lines.tie : pointOn(laid.lines.run, carrier.wire.diameterM);
+  return carrierRoom(carrier).hangsBy === 'tie' ? laid.lines.tie : pointOn(laid.lines.run, strandOf(carrier));
 }
 
 describe('any tree of carriers', () => {

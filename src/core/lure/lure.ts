@@ -5,10 +5,11 @@
  * can be stacked interleaved or nested and a bead can sit inside one.
  */
 import * as z from 'zod/mini';
-import { daySchema, noteText, shortText } from '../schema';
+import { daySchema, noteText, partLengthOrNoneM, shortText } from '../schema';
 import { partSchema, stateSchema } from '../parts/part';
 import { HOWS } from '../parts/kinds/room';
 import type { WireEnd } from '../parts/wire-form';
+import { BODY_SIDES } from '../carriers/room';
 import { carrierSchema } from '../carriers/carrier';
 import { carrierIdSchema, itemIdSchema, lureIdSchema, type CarrierId, type ItemId, type LureId } from './ids';
 import { keptReadingsSchema } from './reading';
@@ -25,12 +26,19 @@ export const howSchema = z.enum(HOWS);
 
 /**
  * Where an item sits. `strand`: threaded on the carrier whose strand names it. `end`: hung in the loop there, or cast about
- * the nose of a bent wire. `tie`: forced over its line tie. Both of the first carrier unless another is named.
+ * the nose of a bent wire. `tie`: forced over its line tie. `body`: screwed into a body, so far from its nose. All of the
+ * first carrier unless another is named.
  */
 export const seatSchema = z.discriminatedUnion('on', [
   z.strictObject({ on: z.literal('strand') }),
   z.strictObject({ on: z.literal('end'), carrier: z.optional(carrierIdSchema), end: endSchema }),
   z.strictObject({ on: z.literal('tie'), carrier: z.optional(carrierIdSchema) }),
+  z.strictObject({
+    on: z.literal('body'),
+    carrier: z.optional(carrierIdSchema),
+    side: z.enum(BODY_SIDES),
+    atM: partLengthOrNoneM,
+  }),
   z.strictObject({ on: z.literal('item'), item: itemIdSchema, how: howSchema }),
 ]);
 export type Seat = z.infer<typeof seatSchema>;
@@ -106,6 +114,8 @@ export const familySchema = z.enum([
   'wormHarness',
   'bladeLeader',
   'bladeAhead',
+  'hardBait',
+  'underspin',
 ]);
 export type Family = z.infer<typeof familySchema>;
 
@@ -152,11 +162,13 @@ export const lureSchema = z.strictObject({
 });
 export type Lure = z.infer<typeof lureSchema>;
 
-/** An end or the line tie of a carrier: `tail` of the first, `wire-2/tail` of another. */
-export type Spot = End | 'tie' | `${CarrierId}/${End | 'tie'}`;
+/** Where a carrier holds what is not threaded on it. */
+export type SpotKind = End | 'tie' | 'body';
+/** An end, the line tie or the body of a carrier: `tail` of the first, `wire-2/tail` of another. */
+export type Spot = SpotKind | `${CarrierId}/${SpotKind}`;
 
-/** The name of a carrier's end or tie in the lure. */
-export function spotOf(carrier: CarrierId, at: End | 'tie'): Spot {
+/** The name of a carrier's end, tie or body in the lure. */
+export function spotOf(carrier: CarrierId, at: SpotKind): Spot {
   return carrier === FIRST_CARRIER ? at : `${carrier}/${at}`;
 }
 
@@ -170,7 +182,8 @@ function holderOf(seat: Seat): Holder | null {
     case 'end':
       return spotOf(seat.carrier ?? FIRST_CARRIER, seat.end);
     case 'tie':
-      return spotOf(seat.carrier ?? FIRST_CARRIER, 'tie');
+    case 'body':
+      return spotOf(seat.carrier ?? FIRST_CARRIER, seat.on);
     case 'item':
       return seat.item;
   }

@@ -1,4 +1,5 @@
 /** Lures that no one could build: each is refused or shows a fault, and nothing worked out about it is not a number. */
+import { wireOf } from '../carriers/carrier';
 import { describe, expect, it } from 'vitest';
 import {
   bait,
@@ -59,7 +60,7 @@ const NONSENSE: [string, Lure | null][] = [
   ['a denormal blade', asked(sound, swap('blade-1', 'blade-french-k2', { thicknessM: 5e-324 }))],
   [
     'a wire half a metre thick',
-    asked(sound, { kind: 'carrier', changes: { wire: { ...sound.build.carrier.wire, diameterM: 0.5 } } }),
+    asked(sound, { kind: 'carrier', changes: { wire: { ...wireOf(sound.build.carrier), diameterM: 0.5 } } }),
   ],
   ['play of a kilometre', asked(sound, { kind: 'carrier', changes: { freeRoomM: 1000 } })],
   [

@@ -70,8 +70,9 @@ const LOOP_TAKES: ReadonlySet<Port> = new Set<Port>(['coil', 'hookEye', 'hole', 
 const TIE_TAKES: ReadonlySet<Port> = new Set<Port>(['coil']);
 const NOSE_TAKES: ReadonlySet<Port> = new Set<Port>(['cast']);
 
-/** Whether this carrier goes through parts of this kind: a hook is snelled, a stop grips, on a line only. */
+/** Whether this carrier goes through parts of this kind: a hook is snelled, a stop grips, on a line only; a body through none. */
 export function canThread(kind: PartKind, carrier: Carrier): boolean {
+  if (carrierRoom(carrier).hasEyes) return false;
   const { threads } = portsOf(kind);
   return threads !== null && (!threads.needsLine || carrierRoom(carrier).isLimp);
 }
@@ -111,6 +112,11 @@ export function canSitAtEnd(kind: PartKind, carrier: Carrier, end: End): boolean
 export function canGoOverTie(kind: PartKind): boolean {
   const port = portOf(kind, 'hung');
   return port !== null && TIE_TAKES.has(port);
+}
+
+/** Whether a kind is screwed into this carrier. */
+export function canSitInBody(kind: PartKind, carrier: Carrier): boolean {
+  return carrierRoom(carrier).hasEyes && portOf(kind, 'screwed') === 'screw';
 }
 
 /** True when the wire has a line tie that is neither of its ends. */
@@ -201,6 +207,11 @@ function seatProblem(build: Build, item: Item): Refusal | null {
     const spot = spotOf(on.id, seat.end);
     const isCast = seat.end === 'nose' && carrierRoom(on.carrier).castsNose && childrenOf(build, spot).length > 1;
     return isCast ? { code: 'seatTaken', item: item.id, on: spot } : null;
+  }
+  if (seat.on === 'body') {
+    const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);
+    if (!on) return { code: 'unknownCarrier', carrier: seat.carrier ?? FIRST_CARRIER };
+    return canSitInBody(kind, on.carrier) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'body' };
   }
   if (seat.on === 'tie') {
     const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);

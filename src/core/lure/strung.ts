@@ -54,7 +54,7 @@ export function joinedTo({ joined }: Build, holder: Holder): Build['joined'] {
 /** The carrier that an item is on, threaded or by way of what holds it. @throws Error for a seat that leads nowhere */
 export function carrierOfItem(build: Build, item: Item): CarrierId {
   const { seat } = item;
-  if (seat.on === 'end' || seat.on === 'tie') return seat.carrier ?? FIRST_CARRIER;
+  if (seat.on === 'end' || seat.on === 'tie' || seat.on === 'body') return seat.carrier ?? FIRST_CARRIER;
   if (seat.on === 'item') {
     const holder = build.items[seat.item];
     if (!holder) throw new Error(`carrierOfItem: ${item.id} sits on ${seat.item}, which is not there`);
@@ -96,5 +96,5 @@ function takeHeld(build: Build, holder: Holder, away: ComesAway): void {
 function takeCarrier(build: Build, { id, strand }: Joined, away: ComesAway): void {
   away.carriers.push(id);
   for (const item of new Set(strand.map((entry) => entry.item))) takeItem(build, item, away);
-  for (const at of ['nose', 'tail', 'tie'] as const) takeHeld(build, spotOf(id, at), away);
+  for (const at of ['nose', 'tail', 'tie', 'body'] as const) takeHeld(build, spotOf(id, at), away);
 }

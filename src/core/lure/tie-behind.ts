@@ -108,6 +108,7 @@ function renamedSeat(seat: Seat, to: Renamed): Seat {
       return { ...seat, item: to.item(seat.item) };
     case 'end':
     case 'tie':
+    case 'body':
       return { ...seat, carrier: to.carrier(seat.carrier ?? FIRST_CARRIER) };
   }
 }

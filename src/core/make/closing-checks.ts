@@ -43,8 +43,20 @@ interface Rule {
 const TURNS: readonly PartKind[] = ['blade', 'filmBlade', 'deltaBlade'];
 
 const RULES: Readonly<Record<Closing, Rule>> = {
-  turnsFreely: { kinds: TURNS, codes: ['clevisRoom', 'crowdedClevis', 'boreTooTight', 'missingGuard', 'rivet'] },
-  clearsHook: { kinds: ['hook'], codes: ['bladeAgainstHook'] },
+  turnsFreely: {
+    kinds: TURNS,
+    codes: [
+      'clevisRoom',
+      'crowdedClevis',
+      'boreTooTight',
+      'missingGuard',
+      'rivet',
+      'flasher',
+      'bladeAgainstSoft',
+      'flashesOnPause',
+    ],
+  },
+  clearsHook: { kinds: ['hook'], codes: ['bladeAgainstHook', 'flasherAgainstHook'] },
   clearsBlade: { kinds: TURNS, least: 2, codes: ['bladeAgainstBlade', 'stackedClevises', 'counterTurning'] },
   hollowIn: { kinds: ['blade'], codes: ['hollowOutward'] },
   ringsShut: { kinds: ['splitRing'], codes: ['ringTooSmall', 'ringTooLarge'] },
@@ -52,8 +64,8 @@ const RULES: Readonly<Record<Closing, Rule>> = {
   endHolds: { kinds: TURNS, isOnlyBent: true, codes: ['endLoop', 'armTooShort', 'rivetMissing'] },
   inLine: { kinds: ['head'], isOnlyBent: true, codes: ['armTwisted', 'armOutOfLine'] },
   sounds: {
-    kinds: ['bell', 'striker', 'deltaBlade', 'bead'],
-    codes: ['intendedContact', 'silentBell', 'bladeAgainstHead'],
+    kinds: ['bell', 'striker', 'deltaBlade', 'bead', 'nailWeight'],
+    codes: ['intendedContact', 'silentBell', 'bladeAgainstHead', 'knocker'],
   },
   skirtLies: { kinds: ['skirt'], codes: ['skirtSides', 'strandsFoulTail', 'skirtWithoutLayers'] },
   trailerStraight: { kinds: ['trailer'], codes: ['trailerStraight', 'bluntTrailer', 'clawAtPoint', 'trailerOverhang'] },

@@ -39,6 +39,7 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
   const parts: KitPart[] = [];
   const isBought = !carrierRoom(build.carrier).isCut(build.carrier);
   steps.forEach(({ operation, items }, step) => {
+    if (operation.op === 'takeBody') parts.push({ part: build.carrier.wire, items: [], step, cutM: null });
     if (operation.op === 'cutWire' || operation.op === 'cutLine') {
       const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? null;
       parts.push({ part: build.carrier.wire, items: [], step, cutM });
@@ -50,6 +51,8 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
       const item = itemOf(build, id);
       // The head of a bought frame is on it, with its hook.
       if (isBought && isOnFrame(build, item)) continue;
+      // Nor is an eye that is moulded into its body taken up.
+      if (isMoulded(item)) continue;
       const cutM = cuts.find((cut) => cut.item?.id === id)?.cutM ?? null;
       const last = parts.at(-1);
       if (last && last.items.length > 0 && last.cutM === cutM && isSame(last.part, item.part))
@@ -58,6 +61,10 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
     }
   });
   return parts;
+}
+
+function isMoulded({ part }: Item): boolean {
+  return part.kind === 'screwEye' && part.style === 'moulded';
 }
 
 function isOnFrame(build: Build, { part, seat }: Item): boolean {

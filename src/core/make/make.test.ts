@@ -1,3 +1,5 @@
+import { wireEnd } from '../carriers/carrier';
+import type { Build } from '../lure/lure';
 import { planned, put, expectEachCanBeDone, stacked } from '@/testing/making';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -116,14 +118,16 @@ describe('half way', () => {
     return { ...standsAfter(lure.build, plan.over, plan.steps, count), capped: cappedAfter(plan.steps, count) };
   };
 
+  const tailOf = ({ carrier }: Build) => wireEnd(carrier, 'tail');
+
   it('a rolled loop stands open and without wraps until it is closed', () => {
     const spun = demoLure('suvra-fan');
-    expect(after(spun, /rollLoop tail/).build.carrier.tail).toMatchObject({ form: 'wrappedLoop', wraps: 0 });
-    expect(after(spun, /closeLoop tail/).build.carrier.tail).toEqual(spun.build.carrier.tail);
+    expect(tailOf(after(spun, /rollLoop tail/).build)).toMatchObject({ form: 'wrappedLoop', wraps: 0 });
+    expect(tailOf(after(spun, /closeLoop tail/).build)).toEqual(tailOf(spun.build));
     const bent = demoLure('torvane-lanes');
-    const open = after(bent, /rollLoop tail/).build.carrier.tail;
-    if (open.form !== 'bentLoop' || bent.build.carrier.tail.form !== 'bentLoop') throw new Error('a bent loop');
-    expect(open.gapM).toBeGreaterThan(bent.build.carrier.tail.gapM);
+    const [open, shut] = [tailOf(after(bent, /rollLoop tail/).build), tailOf(bent.build)];
+    if (open.form !== 'bentLoop' || shut.form !== 'bentLoop') throw new Error('a bent loop');
+    expect(open.gapM).toBeGreaterThan(shut.gapM);
   });
 
   it('a point is capped from when it is on until something goes over it', () => {

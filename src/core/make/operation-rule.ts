@@ -24,10 +24,11 @@ export const TOOLS = [
   'heat',
   'mould',
   'file',
+  'awl',
 ] as const;
 export type Tool = (typeof TOOLS)[number];
 
-export type Supply = 'thread' | 'cement' | 'water' | 'cap' | 'goggles' | 'craftWire' | 'board' | 'lead';
+export type Supply = 'thread' | 'cement' | 'water' | 'cap' | 'goggles' | 'craftWire' | 'board' | 'lead' | 'glue';
 
 /**
  * What is true while a lure is being made. `strung n`: the first n entries are on the wire, in the order in which they go
@@ -60,7 +61,11 @@ export type Amount =
         | 'collarAt'
         | 'tag'
         | 'spacing'
-        | 'finished';
+        | 'finished'
+        | 'fromNose'
+        | 'depth'
+        | 'fromHead'
+        | 'standsOut';
       readonly lengthM: number;
     }
   | { readonly of: 'count' | 'wraps' | 'turns' | 'bends' | 'layers'; readonly count: number }
@@ -113,7 +118,12 @@ export type AfterCheck =
   | 'clawOpposite'
   | 'strandsClear'
   | 'stingerTurns'
-  | 'pointCovered';
+  | 'pointCovered'
+  | 'bodyWhole'
+  | 'eyeSquare'
+  | 'eyeShut'
+  | 'nailUpright'
+  | 'bladeKnocks';
 
 /** How a step is undone: with the fingers, with a tool, by opening a ring, or at the cost of what was made. */
 export type Undoing = 'byHand' | 'withTool' | 'opensRing' | 'destroys';

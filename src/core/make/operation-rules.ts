@@ -2,6 +2,7 @@
 import type { ItemId } from '../lure/lure';
 import type { Operation, Op } from './operation';
 import type { Goal } from './goal';
+import { bodyOperations } from './body-operations';
 import { headOperations } from './head-operations';
 import { lineOperations } from './line-operations';
 import { linkOperations } from './link-operations';
@@ -15,6 +16,7 @@ export const OPERATIONS: OperationRules = {
   ...lineOperations,
   ...linkOperations,
   ...headOperations,
+  ...bodyOperations,
 };
 
 /** Hooks whose bare points this brings on the lure. */

@@ -10,6 +10,17 @@ export type Operation =
   | { readonly op: 'snell'; readonly hook: ItemId }
   /** A bought frame: wire bent, head cast on. */
   | { readonly op: 'takeFrame'; readonly head: ItemId | null; readonly hook: ItemId | null }
+  /** The body of a hard bait, with the eyes moulded into it. */
+  | { readonly op: 'takeBody'; readonly eyes: readonly ItemId[] }
+  | { readonly op: 'screwIn'; readonly item: ItemId }
+  /** An eye opened, hung and shut again; of the body's own end where `eye` is null. */
+  | {
+      readonly op: 'openBodyEye';
+      readonly eye: ItemId | null;
+      readonly end: End | null;
+      readonly items: readonly ItemId[];
+    }
+  | { readonly op: 'screwNail'; readonly item: ItemId; readonly host: ItemId }
   | { readonly op: 'bendWire' }
   | { readonly op: 'castHead'; readonly head: ItemId; readonly hook: ItemId | null }
   /** A loop from bare wire to closed, with what hangs in it; where something does it is told as the three that follow. */
@@ -86,14 +97,20 @@ export function itemsOf(operation: Operation): ItemId[] {
     operation.op === 'lockSkirt' ? null : named.skirt,
     ...(named.layers ?? []),
     ...(named.holding ?? []),
+    ...(named.eyes ?? []),
   ].filter((id): id is ItemId => id !== undefined && id !== null);
 }
 
 type Named = Partial<Record<'item' | 'clevis' | 'ring' | 'skirt' | 'head' | 'blade' | 'hook' | 'hung', ItemId | null>> &
-  Partial<Record<'items' | 'holding' | 'layers', readonly ItemId[]>>;
+  Partial<Record<'items' | 'holding' | 'layers' | 'eyes', readonly ItemId[]>>;
 
 /** A name that stays the same for one build, whatever the order: work is kept under it. */
 export function operationId(operation: Operation): string {
-  const which = 'which' in operation ? ` ${operation.which}` : 'end' in operation ? ` ${operation.end}` : '';
+  const which =
+    'which' in operation
+      ? ` ${operation.which}`
+      : 'end' in operation && operation.end !== null
+        ? ` ${operation.end}`
+        : '';
   return `${operation.op}${which} ${itemsOf(operation).join(' ')}`.trim();
 }

@@ -2,7 +2,8 @@
 import { isSame } from '../same';
 import { strandIndexes, legsTogether } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
-import { childrenOf, itemOf, type Build, type Item, type ItemId } from '../lure/lure';
+import { childrenOf, itemOf, type Build, type End, type Item, type ItemId } from '../lure/lure';
+import { hangersOf } from '../lure/take-body';
 import { carrierRoom, wireEnd } from '../carriers/carrier';
 import type { Operation } from './operation';
 import { orderPlace, type Goal } from './goal';
@@ -35,6 +36,7 @@ function wireOperations(goal: Goal): Operation[] {
   const cast = head ? childrenOf(goal.build, head.id).find(({ part }) => part.kind === 'hook') : undefined;
   const hook = cast?.id ?? null;
   const room = carrierRoom(carrier);
+  if (room.hasEyes) return bodyOperations(goal);
   const cut: Operation = { op: room.isLimp ? 'cutLine' : 'cutWire' };
   if (!room.castsNose) return [cut, ...endOperations(goal, 'tail'), ...endOperations(goal, 'nose')];
   if (!room.isCut(carrier)) return [{ op: 'takeFrame', head: head?.id ?? null, hook }, ...endOperations(goal, 'tail')];
@@ -44,6 +46,29 @@ function wireOperations(goal: Goal): Operation[] {
     ...(head ? [{ op: 'castHead', head: head.id, hook } as const] : []),
     ...endOperations(goal, 'tail'),
   ];
+}
+
+/** A body comes with its moulded eyes; others are screwed in, and what hangs in an eye without a ring opens the eye. */
+function bodyOperations({ build }: Goal): Operation[] {
+  const hangers = hangersOf(build);
+  const isMoulded = ({ part }: Item) => part.kind === 'screwEye' && part.style === 'moulded';
+  const ends = (['nose', 'tail'] as const).flatMap((end): Operation[] =>
+    inEye(childrenOf(build, end), { eye: null, end }),
+  );
+  return [
+    { op: 'takeBody', eyes: hangers.filter(isMoulded).map(({ id }) => id) },
+    ...hangers.filter((each) => !isMoulded(each)).map(({ id }): Operation => ({ op: 'screwIn', item: id })),
+    ...hangers.flatMap(({ id }) => inEye(childrenOf(build, id), { eye: id, end: null })),
+    ...ends,
+  ];
+}
+
+/** What hangs in an eye by itself: neither a ring nor a hook whose own eye opens. */
+function inEye(held: readonly Item[], where: { readonly eye: ItemId | null; readonly end: End | null }): Operation[] {
+  const items = held.flatMap(({ id, part }) =>
+    part.kind === 'splitRing' || (part.kind === 'hook' && part.eye === 'open') ? [] : [id],
+  );
+  return items.length > 0 ? [{ op: 'openBodyEye', ...where, items }] : [];
 }
 
 function endOperations(goal: Goal, end: 'nose' | 'tail'): Operation[] {
@@ -126,13 +151,18 @@ function hangingOperations({ build }: Goal): Operation[] {
     const { id, part, seat } = item;
     if (part.kind === 'splitRing') {
       const items = childrenOf(build, id).flatMap((child) => (child.part.kind === 'splitRing' ? [] : [child.id]));
-      const isHung = seat.on === 'item' && itemOf(build, seat.item).part.kind !== 'clevis';
+      const isInEye = seat.on === 'end' && carrierRoom(build.carrier).hasEyes;
+      const isHung = isInEye || (seat.on === 'item' && itemOf(build, seat.item).part.kind !== 'clevis');
       const over: Operation[] = seat.on === 'tie' ? [{ op: 'ringOverTie', ring: id }] : [];
       return isHung || items.length > 0 ? [...over, { op: 'hangByRing', ring: id, items, isHung }] : over;
     }
+    if (part.kind === 'nailWeight' && seat.on === 'item') return [{ op: 'screwNail', item: id, host: seat.item }];
+    const isInBodyEnd = seat.on === 'end' && carrierRoom(build.carrier).hasEyes;
+    if (part.kind === 'hook' && part.eye === 'open' && isInBodyEnd) return [{ op: 'hangByEye', hook: id }];
     if (part.kind === 'hook' && seat.on === 'item' && seat.how === 'hung') {
       const holder = itemOf(build, seat.item);
       if (holder.part.kind === 'hook') return [{ op: 'hangStinger', hook: id, on: holder.id }];
+      if (holder.part.kind === 'screwEye' && part.eye === 'open') return [{ op: 'hangByEye', hook: id }];
       if (holder.part.kind === 'body') return [{ op: 'hangByEye', hook: id }];
     }
     if (seat.on === 'item' && itemOf(build, seat.item).part.kind === 'snap') {

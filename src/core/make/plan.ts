@@ -94,6 +94,7 @@ const HOLDS: ReadonlySet<Operation['op']> = new Set([
   'snell',
   'bendWire',
   'takeFrame',
+  'takeBody',
   'castHead',
 ]);
 

@@ -50,7 +50,10 @@ export function spoil(
     for (const { id, operation, items } of made) {
       const isOfIt =
         each === 'wire'
-          ? operation.op === 'cutWire' || operation.op === 'cutLine' || operation.op === 'takeFrame'
+          ? operation.op === 'cutWire' ||
+            operation.op === 'cutLine' ||
+            operation.op === 'takeFrame' ||
+            operation.op === 'takeBody'
           : items.includes(each);
       if (isOfIt) again.add(id);
     }

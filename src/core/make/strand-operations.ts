@@ -1,5 +1,6 @@
 /** Operations on what the wire goes through. */
 import { childrenOf, itemOf, type ItemId } from '../lure/lure';
+import { wireEnd } from '../carriers/carrier';
 import { strandIndexes } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { bentFirst, each, facts } from './facts';
@@ -213,7 +214,7 @@ export const strandOperations: Pick<
     undoing: 'byHand',
     habit: 48,
     facts: ({ blade }, goal) => {
-      const ends: Fact[] = goal.build.carrier.tail.form === 'plain' ? [] : ['held tail'];
+      const ends: Fact[] = wireEnd(goal.build.carrier, 'tail').form === 'plain' ? [] : ['held tail'];
       const heads = childrenOf(goal.build, 'nose').map(({ id }) => id);
       return facts([...each('in', [blade, ...heads]), ...ends]);
     },

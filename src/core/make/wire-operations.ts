@@ -156,8 +156,10 @@ export const wireOperations: Pick<
     facts: (_, goal) => facts(['wire', ...bentFirst(goal), 'open tail'], ['held tail'], ['open tail']),
     effect: (_, goal, piece) => formEnd(goal, piece, 'tail'),
     hazards: () => ['clippedWire'],
-    amounts: (_, { build: { carrier } }) =>
-      carrier.tail.form === 'bentOver' ? [{ of: 'turnedDown', lengthM: carrier.tail.lengthM }] : [],
+    amounts: (_, { build: { carrier } }) => {
+      const tail = wireEnd(carrier, 'tail');
+      return tail.form === 'bentOver' ? [{ of: 'turnedDown', lengthM: tail.lengthM }] : [];
+    },
     after: () => ['endHolds'],
   },
 };

@@ -18,6 +18,8 @@ export const MATERIALS = {
   silicone: { name: 'silicone', densityKgM3: 1120 },
   softPlastic: { name: 'soft plastic', densityKgM3: 1150 },
   rubber: { name: 'rubber', densityKgM3: 1100 },
+  bismuth: { name: 'bismuth', densityKgM3: 9780 },
+  wood: { name: 'wood', densityKgM3: 450 },
   tin: { name: 'tin', densityKgM3: 7300 },
   zinc: { name: 'zinc alloy', densityKgM3: 6700 },
   nylon: { name: 'nylon', densityKgM3: 1140 },

@@ -31,6 +31,8 @@ describe('a part copied and changed', () => {
           continue;
         }
         changed++;
+        // A body is held against the volume it was found to have: of one that is hollow its measures tell no mass.
+        if (each.kind === 'lureBody') continue;
         const share = massFromGeometry(copied.part) / massFromGeometry(each);
         expect(copied.part.massKg / each.massKg, `${each.id} ${key} ${of}`).toBeCloseTo(share, 6);
         const weighed = copyOf(each, { [key]: now * 1.01, massKg: 0.0021 }, 'own-part', 'Mine');

@@ -5,7 +5,19 @@ import { massFromGeometry } from './mass';
 import { partSchema, type Part, type PartKind } from './part';
 
 /** Kept as they are in the part that was copied: what it is, and what holds measures of its own. */
-const KEPT_AS_IS = ['kind', 'id', 'name', 'maker', 'label', 'threadHex', 'accentHex', 'wire', 'form', 'hook'] as const;
+const KEPT_AS_IS = [
+  'kind',
+  'id',
+  'name',
+  'maker',
+  'label',
+  'threadHex',
+  'accentHex',
+  'wire',
+  'form',
+  'hook',
+  'bellyEyesM',
+] as const;
 
 type KeysOf<P> = P extends unknown ? keyof P : never;
 export type PartFieldKey = Exclude<KeysOf<Part>, (typeof KEPT_AS_IS)[number]>;

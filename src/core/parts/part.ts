@@ -18,6 +18,9 @@ import { filmBladeRoom, filmBladeSchema, filmStateSchema } from './kinds/film-bl
 import { frameRoom, frameSchema } from './kinds/frame';
 import { headRoom, headSchema } from './kinds/head';
 import { hookRoom, hookSchema, hookStateSchema } from './kinds/hook';
+import { lureBodyRoom, lureBodySchema } from './kinds/lure-body';
+import { nailStateSchema, nailWeightRoom, nailWeightSchema } from './kinds/nail-weight';
+import { screwEyeRoom, screwEyeSchema } from './kinds/screw-eye';
 import { hookDiscRoom, hookDiscSchema } from './kinds/hook-disc';
 import { keeperRoom, keeperSchema } from './kinds/keeper';
 import { linkRoom, linkSchema, linkStateSchema } from './kinds/link';
@@ -70,6 +73,9 @@ export const partSchema = z.discriminatedUnion('kind', [
   linkSchema,
   bodySchema,
   frameSchema,
+  lureBodySchema,
+  screwEyeSchema,
+  nailWeightSchema,
 ]);
 
 export type Part = z.infer<typeof partSchema>;
@@ -93,6 +99,7 @@ export const stateSchema = z.discriminatedUnion('of', [
   stopStateSchema,
   baitStateSchema,
   linkStateSchema,
+  nailStateSchema,
 ]);
 export type ItemState = z.infer<typeof stateSchema>;
 
@@ -129,6 +136,9 @@ export const KINDS = {
   link: linkRoom,
   body: bodyRoom,
   frame: frameRoom,
+  lureBody: lureBodyRoom,
+  screwEye: screwEyeRoom,
+  nailWeight: nailWeightRoom,
 } satisfies { readonly [K in PartKind]: Pick<KindRoom<PartOf<K>, null>, 'radiusM' | 'smaller' | 'telling'> };
 
 /** The room of this part's kind. */

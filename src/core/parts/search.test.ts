@@ -12,7 +12,7 @@ describe('finding parts by what people type', () => {
     ['#3 colorado copper', ['blade-colorado-k3']],
     ['5mm glass', ['bead-glass-5-green', 'bead-glass-5-facet']],
     ['glass 5 mm', ['bead-glass-5-green', 'bead-glass-5-facet']],
-    ['.035', ['wire-stainless-090', 'frame-spin-k10', 'frame-spin-o14-closed']],
+    ['.035', ['wire-stainless-090', 'frame-spin-k10', 'frame-spin-o14-closed', 'frame-underspin-o7']],
     ['0.9mm wire', ['wire-stainless-090']],
     ['1/4 oz lead egg', ['weight-egg-lead-7']],
     ['3/8 oz keel', ['head-flat-10-black']],

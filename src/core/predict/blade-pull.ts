@@ -1,6 +1,7 @@
 /** What each blade drags, turning or not, and which way it pulls. */
 import { CARRIES } from '../hydro/round-the-turn';
 import type { TrimDrag } from '../hydro/trim';
+import { wakeDeficit } from '../hydro/wake';
 import type { Shared } from './factors';
 import type { LureInWater } from './lure-in-water';
 import type { BladeOutcome } from './turned';
@@ -34,8 +35,10 @@ export function bladePulls(
 ): TrimDrag[] {
   const dragsN = bladeDrags(inWater, shared, outcomes, speedMps);
   return inWater.dragsAt.map((place, i) => {
-    const { xM, yM, axleRad } = place;
-    return { xM, yM, axleRad, dragN: dragsN[i] ?? 0, ...bladePull(place, outcomes[i], shared) };
+    const { xM, yM, axleRad, isLead, ahead } = place;
+    const outcome = outcomes[i];
+    const slows = ahead && outcome?.outcome === 'turning' ? wakeDeficit(outcome, ahead.behindM, ahead.radiusM) : 0;
+    return { xM, yM, axleRad, isLead, slows, dragN: dragsN[i] ?? 0, ...bladePull(place, outcome, shared) };
   });
 }
 

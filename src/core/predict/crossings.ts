@@ -92,6 +92,8 @@ export function crossingsOf(
       { waterDensityKgM3: rho, tipHeightM, speedMps },
     );
   const tipSine = Math.min(1, tipHeightM / lineOutM);
+  // What floats or dives does not rise as it is drawn faster.
+  const isHeldDown = sinkingN < 0 || sums.plates.length > 0;
   return {
     sinkMps:
       falls(SLOWEST_MPS).downN > 0
@@ -104,11 +106,13 @@ export function crossingsOf(
             true,
           )
         : null,
-    surfaceMps: speedOf((speed) => {
-      const setting = { waterDensityKgM3: rho, tipHeightM, speedMps: speed };
-      const { aftN, downN } = pullWithSinker(outfit, pullAt(speed), setting);
-      return downN / Math.hypot(aftN, downN) - tipSine;
-    }, near?.surfaceMps),
+    surfaceMps: isHeldDown
+      ? null
+      : speedOf((speed) => {
+          const setting = { waterDensityKgM3: rho, tipHeightM, speedMps: speed };
+          const { aftN, downN } = pullWithSinker(outfit, pullAt(speed), setting);
+          return downN / Math.hypot(aftN, downN) - tipSine;
+        }, near?.surfaceMps),
     planingMps:
       planing === null
         ? null

@@ -49,6 +49,9 @@ export const SHARED_SPREADS = {
   sideways: 0.3,
   /** Lift of blade and head at the surface. */
   planing: 0.25,
+  /** How often a body sheds its wake, and what that gives to its swing. */
+  wobbleRate: 0.35,
+  wobbleDrive: 0.5,
   /** Drag as it falls, for the way it lies as it does. */
   fall: 0.3,
 } as const;

@@ -1,13 +1,17 @@
 /** What of a lure is the same at every speed and whatever its coefficients are: its bodies, its blades in their places, its arm. */
-import { lineKind, poseOf } from '../geometry/placed';
+import { isLifted, lineKind, poseOf } from '../geometry/placed';
 import type { Outfit } from '../hydro/outfit';
 import { KICK_SHARE } from '../hydro/kick';
-import { waterDensity, type Water } from '../hydro/water';
+import { GRAVITY_MPS2, waterDensity, type Water } from '../hydro/water';
+import type { WobblingBody } from '../hydro/wobble';
+import { wobblingBody } from '../in-water/wobbling';
 import { armOf, type ArmOutcome } from '../in-water/arm';
 import type { BladeState } from '../in-water/bearing';
 import { bodiesOf, type Body } from '../in-water/bodies';
-import { laidWith, layOut, type Layout } from '../geometry/layout';
-import { itemOf, type Build, type ItemId } from '../lure/lure';
+import { laidWith, layOut, type LaidCarrier, type Layout } from '../geometry/layout';
+import { hingedOn, tieOf } from '../geometry/tie';
+import { carrierOfItem } from '../lure/strung';
+import { FIRST_CARRIER, itemOf, type Build, type CarrierId, type ItemId } from '../lure/lure';
 import { planingAreas } from '../in-water/planing-areas';
 import { spinners, type Spinner } from '../in-water/spinners';
 import { twistingOf, type Twisting } from '../in-water/twisting';
@@ -21,13 +25,21 @@ export interface LureInWater {
   readonly rho: number;
   readonly outfit: Outfit;
   /** Placed from the line tie. */
-  readonly bodies: readonly Body[];
+  readonly bodies: readonly (Body & { readonly isLead?: boolean })[];
   readonly spinners: readonly Spinner[];
   /** Where each of these drags, and about which axle. */
   readonly dragsAt: readonly BladePlace[];
   readonly arm: ArmOutcome;
   readonly planing: ReturnType<typeof planingAreas>;
   readonly twisting: Twisting;
+  /** The body of a hard bait that swings by its own wake, nearest to the line; null without one. */
+  readonly wobbling: WobblingBody | null;
+}
+
+/** A blade on a line and the lure behind it. */
+export interface AheadOf {
+  readonly behindM: number;
+  readonly radiusM: number;
 }
 
 export interface BladePlace {
@@ -35,6 +47,10 @@ export interface BladePlace {
   readonly yM: number;
   readonly zM: number;
   readonly axleRad: number | null;
+  /** It turns on the line ahead of a lure that pitches by itself. */
+  readonly isLead: boolean;
+  /** Of one that is: how far behind it that lure is, and half as wide as its front, m. */
+  readonly ahead: AheadOf | null;
   readonly plan: number;
   /** Of what goes round with it, what comes twice a turn. */
   readonly kickShare: number;
@@ -57,8 +73,16 @@ export function lureInWater(
   layout: Layout = layOut(build),
 ): LureInWater {
   const rho = waterDensity(water);
-  const tie = tieOf(layout);
-  const bodies = bodiesOf(build, layout).map((body) => ({ ...body, xM: body.xM - tie.xM, yM: body.yM - tie.yM }));
+  // Behind a line a lure pitches about its own tie, and what is on the line goes with the stream.
+  const hinged = hingedOn(layout.carriers);
+  const tie = tieOf(hinged ?? layout);
+  const isAhead = (of: Body['of']) => hinged !== null && carrierOfBody(build, of) === FIRST_CARRIER;
+  const bodies = bodiesOf(build, layout).map((body) => ({
+    ...body,
+    xM: body.xM - tie.xM,
+    yM: body.yM - tie.yM,
+    ...(isAhead(body.of) ? { isLead: true } : {}),
+  }));
   const all = spinners(build, rho, state, layout);
   return {
     build,
@@ -75,14 +99,49 @@ export function lureInWater(
         xM: place.xM - tie.xM,
         yM: place.yM - tie.yM,
         zM: bodies.find(({ of }) => of === station)?.zM ?? 0,
-        axleRad,
+        // On the line it has the stream along its axle.
+        axleRad: isAhead(station) ? null : axleRad,
+        isLead: isAhead(station),
+        ahead: hinged && isAhead(station) ? aheadOf(hinged, spinner.placeM) : null,
         ...pullOfPart(itemOf(build, station).part, spinner, axleRad),
       };
     }),
     arm: armOf(build, layout, bodies, rho),
     planing: planingAreas(Object.values(build.items).map(({ part }) => part)),
     twisting: twistingOf(Object.values(build.items)),
+    wobbling: wobblingOf(layout, bodies, rho),
   };
+}
+
+/** The body of the lure that its own wake swings. */
+function wobblingOf({ carriers }: Layout, bodies: readonly Body[], rho: number): WobblingBody | null {
+  const body = carriers.find(({ carrier }) => carrier.kind === 'body')?.carrier;
+  if (body?.kind !== 'body') return null;
+  let [movedKg, keelNm] = [0, 0];
+  for (const { massKg, volumeM3, yM } of bodies) {
+    movedKg += massKg + rho * volumeM3;
+    keelNm -= (massKg - rho * volumeM3) * GRAVITY_MPS2 * yM;
+  }
+  return wobblingBody(body.wire, movedKg, keelNm);
+}
+
+/** Of a lure that is not a body, half as wide as a front is taken to be, m. Trade estimate. */
+const USUAL_FRONT_M = 0.012;
+
+/** What of a lure meets the wake of a blade at this place on the way from the first nose. */
+export function aheadOf({ carrier, fromM }: Pick<LaidCarrier, 'carrier' | 'fromM'>, placeM: number): AheadOf {
+  const body = carrier.kind === 'body' ? carrier.wire : null;
+  return {
+    behindM: fromM - placeM,
+    radiusM: body ? Math.max(body.lipWidthM, body.heightM) / 2 : USUAL_FRONT_M,
+  };
+}
+
+/** The carrier that a body is on, or is. */
+function carrierOfBody(build: Build, of: Body['of']): CarrierId {
+  if (of === 'wire') return FIRST_CARRIER;
+  const item = build.items[of as ItemId];
+  return item ? carrierOfItem(build, item) : (of as CarrierId);
 }
 
 /** What of a blade that turns bears on its pull, wherever it sits. */
@@ -90,7 +149,7 @@ export function pullOfPart(
   part: Part,
   { blade, nominal }: Pick<Spinner, 'blade' | 'nominal'>,
   axleRad: number | null,
-): Omit<BladePlace, 'xM' | 'yM' | 'zM' | 'axleRad'> {
+): Omit<BladePlace, 'xM' | 'yM' | 'zM' | 'axleRad' | 'isLead' | 'ahead'> {
   const spun = blade(nominal);
   return {
     plan: bladeArea(part),
@@ -111,18 +170,14 @@ function momentShare(part: Part, isBehindSwivel: boolean): number {
   return part.kind === 'deltaBlade' ? 1 / part.lobes : 1;
 }
 
-/** Where the line pulls on the first carrier: the tie of a bent wire, the nose loop of a straight one. */
-export function tieOf({ path, lines, nose }: Pick<Layout, 'path' | 'lines' | 'nose'>): PlanePlace {
-  return path?.tie ?? pointOn(lines.run, path ? 0 : nose.loopCentreM);
-}
-
 function pulledAt(layout: Layout, station: ItemId): PlanePlace {
   for (const { strand, lines } of layout.carriers) {
     const strung = strand.find(({ item }) => item.id === station);
     if (strung) return pointOn(lines.run, (strung.x0M + strung.x1M) / 2);
   }
   const hung = layout.off.find(({ item }) => item.id === station);
-  return hung ? pointOn(poseOf(layout, hung.line), hung.pivotM) : { xM: 0, yM: 0 };
+  if (!hung) return { xM: 0, yM: 0 };
+  return pointOn(poseOf(layout, hung.line), hung.pivotM, isLifted(hung.line) ? hung.offAxisM : 0);
 }
 
 /** A blade on the wire has the wire for its axle; what hangs behind a swivel turns into the flow. */

@@ -129,7 +129,7 @@ function pulled(build: Build, speedMps: number, outfit: Outfit, lever: Lever) {
         build: {
           ...build,
           // The same stock, only thicker.
-          carrier: { ...carrier, wire: { ...carrier.wire, diameterM: carrier.wire.diameterM * MORE } } as Carrier,
+          carrier: inThickerWire(carrier),
         },
       };
     case 'armLength':
@@ -178,8 +178,14 @@ function point(
     ...ofBlades,
     ['beatHz', first !== null && second !== null ? Math.abs(first - second) : null],
     ...RIDE_OUTPUTS.map((key) => [key, ride[key]] as const),
-    ...LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)] as const),
+    ...LURE_OUTPUTS.map((key) => [key, lureOutput(one, inWater.rho, key)] as const),
     ...(heard ? SOUND_OUTPUTS.map((key) => [key, heard[key]] as const) : []),
   ]);
   return { outputs, states: turned.map(({ outcomes: each }) => each.map(({ outcome }) => outcome !== 'stopped')) };
+}
+
+/** The same carrier of thicker wire or line; a body has none. */
+function inThickerWire(carrier: Carrier): Carrier {
+  if (carrier.kind === 'body') return carrier;
+  return { ...carrier, wire: { ...carrier.wire, diameterM: carrier.wire.diameterM * MORE } } as Carrier;
 }

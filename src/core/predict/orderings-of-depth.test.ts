@@ -1,4 +1,5 @@
 /** The builders' orderings of depth, shake and tracking, by their numbers. */
+import { wireOf } from '../carriers/carrier';
 import { RHO, blades, colorados, named, turn, depthOf, shallower, NOT_ASKED, tandem } from '@/testing/comparing';
 import { describe, expect, it } from 'vitest';
 import { demoLure, edited, itemId, on, part, plainBait, plainBuzz, plainSpinner, withHead } from '@/testing/lures';
@@ -205,7 +206,7 @@ describe('what must come out right of shake and tracking', () => {
     const pairs = DEMO_LURES.filter(({ family }) => family === 'spinnerbait').flatMap((lure) => {
       const { carrier } = lure.build;
       const wired = (diameterM: number) =>
-        edited(lure, { kind: 'carrier', changes: { wire: { ...carrier.wire, diameterM } } });
+        edited(lure, { kind: 'carrier', changes: { wire: { ...wireOf(carrier), diameterM } } });
       return [0.001, 0.0011, 0.0012, 0.0014].flatMap((diameterM) =>
         [0.5, 0.6, 0.7, 0.8].flatMap((speedMps): Pair[] => {
           const [thin, thick] = [diameterM, diameterM + 0.0001].map(

@@ -1,5 +1,6 @@
 /** What is said of a lure: at each speed, and once; and how each is read from a ride worked out. */
 import { naturalHz } from '../hydro/arm-shake';
+import { wobbleStarts } from '../hydro/wobble';
 import { meanSpin } from '../hydro/round-the-turn';
 import { GOOD_CLEVIS_BEARING } from '../hydro/blade-loads';
 import { REFERENCE_SPEED_MPS, REFERENCE_WATER_DENSITY_KGM3, referenceBlade, spinBlade } from '../hydro/spin-blade';
@@ -28,10 +29,20 @@ export const RIDE_OUTPUTS = [
   'aimOffM',
   'twistTurns',
   'twistBehindSwivelTurns',
+  'wobbleHz',
+  'wobbleRad',
 ] as const;
 export type RideOutput = (typeof RIDE_OUTPUTS)[number];
 /** What is said once. */
-export const LURE_OUTPUTS = ['massKg', 'sinkingN', 'sinkMps', 'armHz', 'surfaceMps', 'planingMps'] as const;
+export const LURE_OUTPUTS = [
+  'massKg',
+  'sinkingN',
+  'sinkMps',
+  'armHz',
+  'surfaceMps',
+  'planingMps',
+  'wobbleStartMps',
+] as const;
 export type LureOutput = (typeof LURE_OUTPUTS)[number];
 
 /** Thump of a Colorado of reference size, which many makers call 3, on a good clevis at 0.8 m/s: what others are told beside. */
@@ -79,6 +90,8 @@ export const RIDE_FORMS: Readonly<Record<RideOutput, OutputForm>> = {
   aimOffM: STEP,
   twistTurns: AT_MOST,
   twistBehindSwivelTurns: AT_MOST,
+  wobbleHz: SHARE,
+  wobbleRad: FROM_NOTHING,
 };
 export const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
   massKg: SHARE,
@@ -87,6 +100,7 @@ export const LURE_FORMS: Readonly<Record<LureOutput, OutputForm>> = {
   armHz: SHARE,
   surfaceMps: SHARE,
   planingMps: SHARE,
+  wobbleStartMps: SHARE,
 };
 
 /** Everything of one state of belief: its shared coefficients, and what the blades do under it. */
@@ -112,7 +126,7 @@ export interface PredictionBasis {
 }
 
 /** What is said once of a lure, SI; null where it cannot be said. */
-export function lureOutput({ scaled, crossings }: BeliefCase, key: LureOutput): number | null {
+export function lureOutput({ scaled, crossings }: BeliefCase, rho: number, key: LureOutput): number | null {
   switch (key) {
     case 'massKg':
       return scaled.massKg;
@@ -120,6 +134,8 @@ export function lureOutput({ scaled, crossings }: BeliefCase, key: LureOutput): 
       return scaled.sums.weightN.all;
     case 'armHz':
       return scaled.arm && naturalHz(scaled.arm);
+    case 'wobbleStartMps':
+      return scaled.wobbling && wobbleStarts(scaled.wobbling, rho);
     default:
       return crossings[key];
   }
@@ -152,6 +168,9 @@ export function outputsOf(
     aimOffM: aimOff(ride.sidePullRad, lineOutM),
     twistTurns: ride.twistTurns,
     twistBehindSwivelTurns: ride.twistBehindSwivelTurns,
+    // Nothing is said of one that does not swing.
+    wobbleHz: ride.wobble && ride.wobble.rateHz,
+    wobbleRad: ride.wobble && ride.wobble.swingRad,
   };
 }
 

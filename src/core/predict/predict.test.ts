@@ -1,3 +1,5 @@
+import type { Wire } from '../parts/kinds/wire';
+import { wireOf } from '../carriers/carrier';
 import { ridden, said, expectBand } from '@/testing/predicted';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -80,7 +82,7 @@ describe('one door', () => {
         const one = { scaled, turned, crossings: crossingsOf(inWater, scaled, turned, 1) };
         const values: Record<string, number | null> = {
           ...outputsOf(rideAt(inWater, scaled, outcomesAt(turned, 0), 0.9, [USUAL_OUTFIT.lineOutM]), one, true, 10),
-          ...Object.fromEntries(LURE_OUTPUTS.map((key) => [key, lureOutput(one, key)])),
+          ...Object.fromEntries(LURE_OUTPUTS.map((key) => [key, lureOutput(one, inWater.rho, key)])),
         };
         for (const [key, value] of Object.entries(values)) {
           const band = ridden(prediction).said[key as RideOutput] ?? prediction.lure[key as LureOutput];
@@ -135,9 +137,9 @@ describe('one door', () => {
 
   it('an arm of no known wire, or thicker than its bend, has no shake; the limit is named', () => {
     const { carrier } = plainBait().build;
-    const wired = (wire: Partial<Pick<typeof carrier.wire, 'material' | 'diameterM'>>) =>
+    const wired = (wire: Partial<Pick<Wire, 'material' | 'diameterM'>>) =>
       predict(
-        edited(plainBait(), { kind: 'carrier', changes: { wire: { ...carrier.wire, ...wire } } }).build,
+        edited(plainBait(), { kind: 'carrier', changes: { wire: { ...wireOf(carrier), ...wire } } }).build,
         LAKE_WATER,
         [0.8],
       );

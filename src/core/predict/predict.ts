@@ -86,6 +86,8 @@ const NO_DRAG: ReadonlySet<SharedKey> = new Set([
   'turnsWhich',
   'flapping',
   'sideways',
+  'wobbleRate',
+  'wobbleDrive',
 ]);
 
 /** @param speedsMps through the water, m/s */
@@ -131,11 +133,11 @@ function workOut(inWater: LureInWater, spins: Spins, gridFrom: number): Predicti
   return { inWater, belief, believed, pairs };
 }
 
-function lureSaid({ believed, pairs, belief }: PredictionBasis): Prediction['lure'] {
+function lureSaid({ inWater: { rho }, believed, pairs, belief }: PredictionBasis): Prediction['lure'] {
   const entries = LURE_OUTPUTS.map((key) => {
-    const value = lureOutput(believed, key);
+    const value = lureOutput(believed, rho, key);
     if (value === null) return [key, null];
-    const moved = (one: BeliefCase) => lureOutput(one, key) ?? BEYOND[key];
+    const moved = (one: BeliefCase) => lureOutput(one, rho, key) ?? BEYOND[key];
     const changes = pairs.map(({ up, down }): Moved => ({ up: moved(up), down: moved(down) }));
     return [key, said(spreadOf(value, LURE_FORMS[key].scale, changes, belief), belief.factors)];
   });
@@ -234,4 +236,5 @@ const BEYOND: Readonly<Record<LureOutput, number>> = {
   armHz: 0,
   surfaceMps: MAX_SPEED_MPS,
   planingMps: MAX_SPEED_MPS,
+  wobbleStartMps: MAX_SPEED_MPS,
 };

@@ -1,7 +1,17 @@
+import { wireOf } from '../carriers/carrier';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDressedLure } from '@/testing/any-lure';
-import { bentAt, demoLure, edited, plainBait, plainSpinner, WIRE_DEMOS, withHead } from '@/testing/lures';
+import {
+  bentAt,
+  demoLure,
+  edited,
+  plainBait,
+  plainSpinner,
+  SINKING_DEMOS,
+  WIRE_DEMOS,
+  withHead,
+} from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import { leanOf } from '../hydro/tracking';
@@ -43,7 +53,7 @@ describe('a body in the water', () => {
   });
 
   it('hangs straight down from its tie in still water, and lies along the flow in fast', () => {
-    for (const lure of DEMO_LURES) {
+    for (const lure of SINKING_DEMOS) {
       const [still, slow, fast] = rides(lure.build, LAKE_WATER, [0, 0.3, 2.5]).at;
       expect(still?.lineSlopeRad).toBeCloseTo(Math.PI / 2, 6);
       expect(slow?.trim.pitchRad).toBeGreaterThan(fast?.trim.pitchRad ?? 9);
@@ -132,8 +142,8 @@ describe('what it shakes on, and how it tracks', () => {
       if (lure.build.carrier.kind !== 'bentWire') expect(armHz).toBeNull();
       else {
         expect(armHz).toBeGreaterThan(5);
-        // The short arm of a buzzbait carries its blade near its root.
-        expect(armHz).toBeLessThan(lure.family === 'spinnerbait' ? 90 : 250);
+        // The short arm of a buzzbait carries its blade near its root, that of an underspin is shorter still.
+        expect(armHz).toBeLessThan(lure.family === 'spinnerbait' ? 90 : lure.family === 'buzzbait' ? 250 : 600);
       }
     }
   });
@@ -142,7 +152,7 @@ describe('what it shakes on, and how it tracks', () => {
     const bare = demoLure('stolk-kettle');
     const { carrier } = bare.build;
     const own = [0.0008, 0.0009, 0.001, 0.0011].map((diameterM) => {
-      const wired = edited(bare, { kind: 'carrier', changes: { wire: { ...carrier.wire, diameterM } } });
+      const wired = edited(bare, { kind: 'carrier', changes: { wire: { ...wireOf(carrier), diameterM } } });
       return rides(wired.build, LAKE_WATER, []).armHz ?? 0;
     });
     expect(own).toEqual(own.toSorted((a, b) => a - b));

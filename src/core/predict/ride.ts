@@ -11,8 +11,9 @@ import type { Turning } from '../hydro/spin';
 import { lureShapes } from '../hydro/outfit-line';
 import { STEPS_FOR_BAND, type LinePull, type LineShape } from '../hydro/towed-line';
 import { ASIDE_SHARE, leanOf, sidePull, type Lean } from '../hydro/tracking';
-import { trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
+import { leftBehind, trimOf, yawOf, type Trim, type TrimDrag } from '../hydro/trim';
 import type { Water } from '../hydro/water';
+import { wobbleOf, type Wobble } from '../hydro/wobble';
 import { SWIVEL_TORQUE_NM } from '../in-water/bearing';
 import type { Build, ItemId } from '../lure/lure';
 import { DRIVEN_AT } from '../in-water/spinners';
@@ -41,6 +42,8 @@ export interface Ride {
   /** Turns put into TWIST_OVER_M of line, tied straight on and behind a free swivel. */
   readonly twistTurns: number;
   readonly twistBehindSwivelTurns: number;
+  /** How its body swings by its own wake; null where it does not. */
+  readonly wobble: Wobble | null;
 }
 
 export interface Rides {
@@ -162,7 +165,8 @@ export function rideAt(
       ? near.ride.yawRad
       : yawOf(
           asideSums,
-          dragsAt.map(({ xM, zM }, i): TrimDrag => ({
+          dragsAt.map(({ xM, zM, isLead }, i): TrimDrag => ({
+            isLead,
             xM,
             yM: zM,
             axleRad: null,
@@ -180,6 +184,7 @@ export function rideAt(
     ),
     twistTurns: twist(outfit.swivel === 'none' ? Infinity : SWIVEL_TORQUE_NM[outfit.swivel]),
     twistBehindSwivelTurns: twist(SWIVEL_TORQUE_NM.free),
+    wobble: scaled.wobbling && wobbleOf(scaled.wobbling, rho, speedMps * leftBehind(drags)),
   };
 }
 

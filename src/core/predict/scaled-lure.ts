@@ -3,6 +3,7 @@ import type { Arm } from '../hydro/arm-shake';
 import { fishingLine } from '../hydro/outfit';
 import type { FishingLine } from '../hydro/towed-line';
 import { sumsOf, type TrimSums } from '../hydro/trim';
+import type { WobblingBody } from '../hydro/wobble';
 import type { ArmOutcome } from '../in-water/arm';
 import { oncePer } from '../once';
 import { AS_ESTIMATED, type Shared } from './factors';
@@ -16,6 +17,8 @@ export interface ScaledLure {
   /** The same to the side. */
   readonly asideSums: TrimSums;
   readonly arm: Arm | null;
+  /** The body that swings by its own wake; null without one. */
+  readonly wobbling: WobblingBody | null;
   readonly line: FishingLine;
   /** With the water that moves with it. */
   readonly movedKg: number;
@@ -24,7 +27,7 @@ export interface ScaledLure {
 }
 
 /** A lure with its shared coefficients at these multiples. */
-export function scaledTo({ bodies, rho, arm, outfit }: LureInWater, shared: Shared): ScaledLure {
+export function scaledTo({ bodies, rho, arm, outfit, wobbling }: LureInWater, shared: Shared): ScaledLure {
   const drag = { hard: shared.hardDrag, soft: shared.softDrag, wire: shared.wireDrag, blade: shared.flutter };
   const scaled = bodies.map((body) => ({
     ...body,
@@ -33,6 +36,7 @@ export function scaledTo({ bodies, rho, arm, outfit }: LureInWater, shared: Shar
     strandM2: body.strandM2 * drag[body.kind],
     sideM2: body.sideM2 * drag[body.kind],
     slopeM2: body.slopeM2 * shared.lift,
+    ...(body.plate ? { plate: { ...body.plate, areaM2: body.plate.areaM2 * drag[body.kind] } } : {}),
   }));
   const line = fishingLine(outfit.line);
   return {
@@ -40,10 +44,11 @@ export function scaledTo({ bodies, rho, arm, outfit }: LureInWater, shared: Shar
     massKg: scaled.reduce((sum, { massKg }) => sum + massKg, 0),
     sums: sumsOf(scaled, rho),
     asideSums: sumsOf(
-      scaled.map((body) => ({ ...body, yM: body.zM })),
+      scaled.map(({ plate: _, ...body }) => ({ ...body, yM: body.zM })),
       rho,
     ),
     arm: armScaled(arm, shared),
+    wobbling: wobblingScaled(wobbling, shared),
     line: { ...line, normalDrag: line.normalDrag * shared.lineDrag, skinDrag: line.skinDrag * shared.lineDrag },
     ...swungBy(scaled, rho),
   };
@@ -79,8 +84,14 @@ export function swinging(
 }
 
 /** The same with shared coefficients moved that touch neither weights nor drags: those and the line are kept. */
-export function rescaled(scaled: ScaledLure, { arm }: LureInWater, shared: Shared): ScaledLure {
-  return { ...scaled, shared, arm: armScaled(arm, shared) };
+export function rescaled(scaled: ScaledLure, { arm, wobbling }: LureInWater, shared: Shared): ScaledLure {
+  return { ...scaled, shared, arm: armScaled(arm, shared), wobbling: wobblingScaled(wobbling, shared) };
+}
+
+/** Its body so: it sheds as often as a narrower or wider wake would. */
+function wobblingScaled(wobbling: WobblingBody | null, { wobbleRate, wobbleDrive }: Shared): WobblingBody | null {
+  if (!wobbling) return null;
+  return { ...wobbling, wakeM: wobbling.wakeM / wobbleRate, drivesM4: wobbling.drivesM4 * wobbleDrive };
 }
 
 /** Its arm so; null where it has none that can be worked out. */

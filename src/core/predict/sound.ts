@@ -367,6 +367,7 @@ function motionOf(
     turning,
     dragN: ride.trim.dragN,
     manner,
+    wobble: ride.wobble,
     armNM: arm.outcome === 'arm' && scaled.arm ? armStiffness(scaled.arm) : null,
     hours,
     by,

@@ -19,6 +19,7 @@ import { carrierRoom, type Carrier } from '../carriers/carrier';
 import type { CarrierSpring } from '../carriers/room';
 import type { LineKind } from '../geometry/placed';
 import { hangerAbove } from '../geometry/seats';
+import { hingedOn } from '../geometry/tie';
 import { carrierOfItem, carriersOf, type Strung } from '../lure/strung';
 
 /** An item that sits on something, and what sits on it. */
@@ -46,6 +47,7 @@ export interface AssembledCarrier {
   readonly nose: readonly Hanging[];
   readonly tail: readonly Hanging[];
   readonly tie: readonly Hanging[];
+  readonly body: readonly Hanging[];
 }
 
 /** Something that turns: on a clevis, behind a swivel, or threaded itself. */
@@ -61,7 +63,7 @@ export interface Turns {
  * How far the measures of a slot's part reach: to what hangs together with it, to all that is on the strand, or to the
  * whole lure.
  */
-export type Reach = 'all' | 'strand' | 'nose' | 'tail' | 'tie';
+export type Reach = 'all' | 'strand' | 'nose' | 'tail' | 'tie' | 'body';
 
 export interface Assembly {
   readonly items: readonly Item[];
@@ -74,6 +76,10 @@ export interface Assembly {
   /** Of each slot whether the wire goes through it. */
   readonly isThreaded: readonly boolean[];
   readonly turns: readonly Turns[];
+  /** The first carrier is a line that bends ahead of what hangs on it. */
+  readonly isLed: boolean;
+  /** Nail weights, each with the soft body it is in. */
+  readonly nails: readonly { readonly slot: number; readonly host: number }[];
   /** Of each slot. What reaches less than all is on the only carrier. */
   readonly reaches: readonly Reach[];
   /** The slots of each reach. */
@@ -96,7 +102,7 @@ export function assemble(build: Build): Assembly {
       const slot = slotOf(slots, id);
       on[slot] = carriers.length;
       lines[slot] = line;
-      const atSpot = part.kind === 'head' ? 'moulded' : 'hung';
+      const atSpot = part.kind === 'head' ? 'moulded' : seat.on === 'body' ? 'screwed' : 'hung';
       return { slot, how: seat.on === 'item' ? seat.how : atSpot, held: hangings(id, line) };
     });
 
@@ -119,6 +125,7 @@ export function assemble(build: Build): Assembly {
       nose: hangings(spotOf(id, 'nose'), carrierRoom(carrier).castsNose ? 'head' : 'run'),
       tail: hangings(spotOf(id, 'tail'), 'trail'),
       tie: hangings(spotOf(id, 'tie'), 'tie'),
+      body: hangings(spotOf(id, 'body'), 'skin'),
     };
   };
 
@@ -142,6 +149,10 @@ export function assemble(build: Build): Assembly {
     on,
     lines,
     isThreaded,
+    isLed: hingedOn(carriers) !== null,
+    nails: items.flatMap(({ part, seat }, slot) =>
+      part.kind === 'nailWeight' && seat.on === 'item' ? [{ slot, host: slotOf(slots, seat.item) }] : [],
+    ),
     turns: turnsOf(build, items, slots, isThreaded, carriers),
     reaches,
     reached: {
@@ -149,6 +160,7 @@ export function assemble(build: Build): Assembly {
       nose: reaching('nose'),
       tail: reaching('tail'),
       tie: reaching('tie'),
+      body: reaching('body'),
     },
     spring: springOf(build, carriers),
   };
@@ -164,8 +176,11 @@ function reachOf(
   // What is joined hangs on what is before it.
   if (!only || carriers.length > 1) return 'all';
   const isIn = (all: readonly Hanging[]): boolean => all.some((each) => each.slot === slot || isIn(each.held));
+  // A head says where its wire leaves it, and where the line is tied.
+  if (items[slot]?.part.kind === 'head') return 'all';
   if (isIn(only.nose)) return 'nose';
   if (isIn(only.tie)) return 'tie';
+  if (isIn(only.body)) return 'body';
   const last = only.strand.at(-1);
   if (isIn(only.tail)) {
     // A tube over the tail is as long as what hangs there.
@@ -226,7 +241,7 @@ function turnsOf(
     const above = item.part.kind === 'blade' ? hangerAbove(build, item) : null;
     if (!above) return [];
     const hanger = slotOf(slots, above.id);
-    const isTurning = above.part.kind === 'swivel' || isThreaded[hanger];
+    const isTurning = above.part.kind === 'swivel' || above.part.kind === 'splitRing' || isThreaded[hanger];
     return isTurning ? [{ slot, hanger, behind: behind(hanger) }] : [];
   });
   const threaded = (kind: 'filmBlade' | 'deltaBlade') =>

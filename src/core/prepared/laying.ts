@@ -6,13 +6,13 @@ import { eyeLengthM } from '../parts/hook-form';
 import type { Hook } from '../parts/kinds/hook';
 import type { Bearing } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
-import { carrierRoom } from '../carriers/carrier';
+import { carrierRoom, strandOf, type Carrier } from '../carriers/carrier';
 import type { CarrierLines } from '../carriers/room';
 import { stateOf } from '../lure/item-state';
-import { AT_AXIS, hungBy, snellsOn } from '../geometry/layout';
+import { AT_AXIS, headAt, hungBy, skinBearing, snellsOn } from '../geometry/layout';
 import type { CarrierId, Item } from '../lure/lure';
 import type { LineKind, PlacedEnd, Snelled } from '../geometry/placed';
-import { tieOf } from '../predict/lure-in-water';
+import { hingedOn, tieOf } from '../geometry/tie';
 import { bearsAtTail, noseOf, tailOf } from '../geometry/placed-ends';
 import { pointOn, type PlanePlace, type Pose, type WirePath } from '../carriers/wire-path';
 import type { AssembledCarrier, Assembly, Hanging, Reach } from './assembly';
@@ -22,7 +22,7 @@ export interface Direction {
   readonly sin: number;
 }
 
-const LINE_KINDS = ['run', 'trail', 'head', 'tie'] as const;
+const LINE_KINDS = ['run', 'trail', 'head', 'tie', 'skin'] as const;
 
 function directionOf({ angleRad }: Pose): Direction {
   return { cos: Math.cos(angleRad), sin: Math.sin(angleRad) };
@@ -38,6 +38,8 @@ export interface LaidOn {
   /** Cosine and sine of each line's heading. */
   readonly directions: Record<LineKind, Direction>;
   path: WirePath | null;
+  pulledAt: Pose | null;
+  outline: readonly PlanePlace[] | null;
   /** Of its shaft, from the nose wraps to the tail wraps, m. */
   readonly shaftX0M: number;
   shaftX1M: number;
@@ -82,7 +84,7 @@ export class Laying {
     this.aftX1M = bySlot(5);
     this.carriers = assembly.carriers.map(({ id, carrier, strand }): LaidOn => {
       const room = carrierRoom(carrier);
-      const d = carrier.wire.diameterM;
+      const d = strandOf(carrier);
       const nose = noseOf(room.end(carrier, 'nose'), d);
       const level = { cos: 1, sin: 0 };
       return {
@@ -90,8 +92,8 @@ export class Laying {
         carrier,
         nose,
         tail: tailOf(room.end(carrier, 'tail'), 0, d),
-        ...room.lie(carrier, 0, 0),
-        directions: { run: level, trail: level, head: level, tie: level },
+        ...room.lie(carrier, 0, headAt([])),
+        directions: { run: level, trail: level, head: level, tie: level, skin: level },
         shaftX0M: nose.wraps.x1M,
         shaftX1M: 0,
         stackM: 0,
@@ -134,18 +136,21 @@ export class Laying {
   }
 
   private hangEnd(
-    end: 'nose' | 'tail' | 'tie',
-    { carrier, nose, tail, tie }: AssembledCarrier,
+    end: 'nose' | 'tail' | 'tie' | 'body',
+    { carrier, nose, tail, tie, body }: AssembledCarrier,
     laid: LaidOn,
     parts: readonly Part[],
   ): void {
-    const d = carrier.wire.diameterM;
+    const d = strandOf(carrier);
     switch (end) {
       case 'tail':
         this.hangAll(tail, { ...AT_AXIS, alongM: bearsAtTail(laid.tail, d) }, parts);
         return;
       case 'tie':
         this.hangAll(tie, { ...AT_AXIS, alongM: -d / 2 }, parts);
+        return;
+      case 'body':
+        for (const each of body) this.hang(each, this.skinBearing(carrier, each.slot), parts);
         return;
       case 'nose':
         if (carrierRoom(carrier).castsNose) this.hangAll(nose, AT_AXIS, parts);
@@ -160,22 +165,19 @@ export class Laying {
     const { carrier, strand, nose, tail, joint } = assembled;
     const laid = this.carriers[index] as LaidOn;
     const room = carrierRoom(carrier);
-    const d = carrier.wire.diameterM;
+    const d = strandOf(carrier);
     this.stack(strand, laid, parts);
     laid.shaftX1M = laid.shaftX0M + room.runM(carrier, laid.stackM);
     laid.tail = tailOf(room.end(carrier, 'tail'), laid.shaftX1M, d);
     const bearM = bearsAtTail(laid.tail, d);
 
-    const own = room.lie(carrier, bearM, headWireOf(nose, parts));
+    const own = room.lie(carrier, bearM, headAt(nose.map(({ slot }) => parts[slot] as Part)));
     const insideNoseM = laid.nose.form === 'plain' ? 0 : d;
     if (joint) {
       const at = this.bearsAt(joint, parts);
       Object.assign(laid, hungBy(room.hangsBy, own, at, insideNoseM));
       laid.fromM = at.fromM - insideNoseM;
-    } else {
-      laid.lines = own.lines;
-      laid.path = own.path;
-    }
+    } else Object.assign(laid, own);
 
     for (const kind of LINE_KINDS) laid.directions[kind] = directionOf(laid.lines[kind]);
 
@@ -183,12 +185,21 @@ export class Laying {
     this.placeStrand(strand, laid, tail, parts);
     this.hangEnd('nose', assembled, laid, parts);
     this.hangEnd('tie', assembled, laid, parts);
+    this.hangEnd('body', assembled, laid, parts);
+  }
+
+  /** Where something is screwed into this carrier's body. */
+  private skinBearing(carrier: Carrier, slot: number): Bearing {
+    const seat = this.assembly.items[slot]?.seat;
+    const { skinM } = carrierRoom(carrier);
+    if (seat?.on !== 'body' || !skinM) return AT_AXIS;
+    return skinBearing(seat, skinM(carrier, seat.atM, seat.side));
   }
 
   /** Spans of the stack measured back from the tail wraps, x ≤ 0, and how long it is. */
   private stack(strand: AssembledCarrier['strand'], laid: LaidOn, parts: readonly Part[]): void {
     const { items } = this.assembly;
-    const wireM = laid.carrier.wire.diameterM;
+    const wireM = strandOf(laid.carrier);
     const { isLimp } = carrierRoom(laid.carrier);
     let front = 0;
     let heldFront = 0;
@@ -316,7 +327,7 @@ export class Laying {
   private bearsAt(joint: NonNullable<AssembledCarrier['joint']>, parts: readonly Part[]) {
     if ('carrier' in joint) {
       const { lines, tail, carrier, fromM } = this.carriers[joint.carrier] as LaidOn;
-      const alongM = joint.end === 'nose' ? 0 : bearsAtTail(tail, carrier.wire.diameterM);
+      const alongM = joint.end === 'nose' ? 0 : bearsAtTail(tail, strandOf(carrier));
       return { ...pointOn(joint.end === 'nose' ? lines.run : lines.trail, alongM), fromM: fromM + alongM };
     }
     const { slot } = joint;
@@ -345,15 +356,6 @@ export class Laying {
 
   /** Where the line pulls. */
   tie(): PlanePlace {
-    return tieOf(this.carriers[0] as LaidOn);
+    return tieOf(hingedOn(this.carriers) ?? (this.carriers[0] as LaidOn));
   }
-}
-
-/** Nose to where the wire leaves the head that is cast about it; 0 without one. */
-function headWireOf(nose: readonly Hanging[], parts: readonly Part[]): number {
-  for (const { slot } of nose) {
-    const part = parts[slot];
-    if (part?.kind === 'head') return part.wireAtM;
-  }
-  return 0;
 }

@@ -4,6 +4,8 @@
  * which stream. Every coefficient stands at its estimate; there are no spreads, findings, repairs or sentences.
  * It gives what predict() gives as the middle of each figure, within a millionth (test).
  */
+import { strandOf } from '../carriers/carrier';
+import { isLifted } from '../geometry/placed';
 import { deltaBearing } from '../hydro/delta-blade';
 import { filmBearing } from '../hydro/film-blade';
 import type { Bearing } from '../hydro/blade-loads';
@@ -12,7 +14,7 @@ import { lureShape } from '../hydro/outfit-line';
 import { depthOf, type FishingLine } from '../hydro/towed-line';
 import type { Water } from '../hydro/water';
 import { headDragNm, type ArmOutcome } from '../in-water/arm';
-import { bearingOn, swivelBearing } from '../in-water/bearing';
+import { bearingOn, ringBearing, swivelBearing } from '../in-water/bearing';
 import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Place } from '../fits/fit';
 import type { Misfit } from '../fits/misfit';
@@ -29,7 +31,8 @@ import { AS_ESTIMATED } from '../predict/factors';
 import type { Crossings } from '../predict/crossings';
 import { troubleAt } from '../predict/trouble';
 import { pullOnLine, rideAt, thumpOf } from '../predict/ride';
-import type { BladePlace } from '../predict/lure-in-water';
+import { aheadOf, type BladePlace } from '../predict/lure-in-water';
+import { hingedOn } from '../geometry/tie';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';
 import { outcomesAt } from '../predict/turned';
 import { crossingsStanding, keptDownTo, trimWith, turnStanding, type Hanging, type Standing } from './turning';
@@ -37,6 +40,7 @@ import { Workshop } from './workshop';
 import { assemble, type Assembly, type Reach, type Turns } from './assembly';
 import type { Figures } from './figures';
 import { Laying, type LaidOn } from './laying';
+import { knockedOn } from './nails';
 import { Weighing } from './weighing';
 
 export interface Setting {
@@ -202,7 +206,7 @@ export class Prepared {
     const { speedMps } = setting;
     this.lay(reach);
     // What is on the nose or the tie bears on neither the arm nor, mostly, on what turns.
-    const still = isAhead(reach) && !this.turnsAhead ? this.still : null;
+    const still = isAhead(reach) && !this.turnsAhead && this.assembly.nails.length === 0 ? this.still : null;
     const arm = still?.arm ?? weighing.arm(laying, parts);
     const standing = still?.standing ?? this.standing();
     this.still ??= { arm, standing };
@@ -229,6 +233,8 @@ export class Prepared {
       sums,
       asideSums: bodies.aside(),
       arm: armScaled(arm, AS_ESTIMATED),
+      // No figure asked here follows from the wobble.
+      wobbling: null,
       line: this.line,
       ...bodies.swing(),
     });
@@ -293,19 +299,25 @@ export class Prepared {
     const axle = isHung && kind !== 'run' ? null : laid.lines.run.angleRad;
     const [x0M, x1M] = [laying.x0M[slot] as number, laying.x1M[slot] as number];
     const middleM = (x0M + x1M) / 2;
-    const dropM = isHung ? (laying.offAxisM[slot] as number) : 0;
+    const dropM = isHung && !isLifted(kind) ? (laying.offAxisM[slot] as number) : 0;
     const alongM = isHung
       ? (laying.pivotM[slot] as number)
       : part.kind === 'deltaBlade'
         ? deltaTipsM({ x0M, x1M })
         : middleM;
     const ready = workshop.turner(item, part);
-    const bearing = this.bearingAt(turns, part, laid, dropM);
     const line = laid.lines[kind];
+    const clean = this.bearingAt(turns, part, laid, dropM);
+    const isKnocked = part.kind === 'blade' && parts[turns.hanger]?.kind === 'swivel' && assembly.nails.length > 0;
+    const bearing = isKnocked
+      ? knockedOn(clean, { blade: part, axle: line, holeM: alongM, dropM }, laying, parts)
+      : clean;
     const { id, behind } = assembly.carriers[index] as Assembly['carriers'][number];
-    const at = pointOn(line, alongM);
+    const at = pointOn(line, alongM, isHung && isLifted(kind) ? (laying.offAxisM[slot] as number) : 0);
     const pulledAt = isHung ? at : pointOn(line, middleM);
     const tie = laying.tie();
+    const isLead = assembly.isLed && index === 0;
+    const hinged = isLead ? hingedOn(laying.carriers) : null;
     const { turner } = ready;
     return {
       spinner: {
@@ -323,7 +335,9 @@ export class Prepared {
         xM: pulledAt.xM - tie.xM,
         yM: pulledAt.yM - tie.yM,
         zM: weighing.zM[slot] as number,
-        axleRad: axle,
+        axleRad: isLead ? null : axle,
+        isLead,
+        ahead: hinged && isLead ? aheadOf(hinged, laid.fromM + alongM) : null,
         ...(axle === null ? ready.behindSwivel : ready.onWire),
       },
       known: workshop.book.find(ready.spun, bearing),
@@ -333,6 +347,7 @@ export class Prepared {
   private bearingAt({ slot, hanger, behind }: Turns, part: Part, laid: LaidOn, dropM: number): Bearing {
     const { assembly, parts } = this;
     const holding = parts[hanger] as Part;
+    if (holding.kind === 'splitRing') return ringBearing(holding);
     if (holding.kind === 'swivel') {
       const swivel = assembly.items[hanger] as Item;
       return swivelBearing({ id: swivel.id, part: holding, state: swivel.state });
@@ -340,7 +355,7 @@ export class Prepared {
     const onWire = {
       behind: behind === null ? null : (parts[behind] as Part),
       playM: laid.shaftX1M - laid.stackM - laid.shaftX0M,
-      wire: laid.carrier.wire,
+      wire: { diameterM: strandOf(laid.carrier), material: laid.carrier.wire.material },
     };
     switch (part.kind) {
       case 'filmBlade':

@@ -2,7 +2,7 @@
  * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/scaled-lure.ts
  * work out. Of a slot whose part stays and lies as long as before, mass and areas are kept.
  */
-import type { TrimSums } from '../hydro/trim';
+import { NO_LEAD, type LeadAreas, type PlacedPlate, type Plate, type TrimSums } from '../hydro/trim';
 import { GRAVITY_MPS2 } from '../hydro/water';
 import { armCarrying, facedWaterKg, type ArmOutcome } from '../in-water/arm';
 import { besidePath, carrierBodies, crookedBy, STRIP_MIDDLE, type Body } from '../in-water/bodies';
@@ -12,6 +12,7 @@ import { linkTerms, lockTerms, tubeTerms } from '../lengths/lengths';
 import { FIRST_CARRIER, type Item } from '../lure/lure';
 import { lengthInLure } from '../lengths/mass';
 import type { WirePath } from '../carriers/wire-path';
+import { isLifted } from '../geometry/placed';
 import { oncePer } from '../once';
 import type { Blade } from '../parts/kinds/blade';
 import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
@@ -82,9 +83,10 @@ export class Weighing {
 
   /** Works out all bodies as they lie with these parts. */
   weighInPlace(laying: Laying, parts: readonly Part[]): void {
+    const before = this.tie;
     this.tie = laying.tie();
     for (let slot = 0; slot < parts.length; slot++) this.weighSlot(slot, laying, parts);
-    let isSame = true;
+    let isSame = before.xM === this.tie.xM && before.yM === this.tie.yM;
     laying.carriers.forEach((laid, index) => {
       isSame = this.isWireKept(laid, index) && isSame;
     });
@@ -115,7 +117,11 @@ export class Weighing {
     const kind = lines[slot] ?? 'run';
     const isStrip = part.kind === 'skirtLayer' && !isThreaded[slot];
     const alongM = isStrip ? x0M + STRIP_MIDDLE * part.lengthM : (x0M + x1M) / 2;
-    const upM = kind === 'head' ? (laying.offAxisM[slot] as number) : 0;
+    const item = items[slot] as Item;
+    const host = item.seat.on === 'item' ? this.assembly.slots.get(item.seat.item) : undefined;
+    const holder = host === undefined ? null : (parts[host] ?? null);
+    const lift = roomOf(part).middleUpM?.(part, item.state, holder) ?? 0;
+    const upM = isLifted(kind) ? (laying.offAxisM[slot] as number) + lift : 0;
     const pose = laid.lines[kind];
     const { cos, sin } = laid.directions[kind];
     this.xM[slot] = pose.xM + alongM * cos - upM * sin - tie.xM;
@@ -203,9 +209,11 @@ export class Weighing {
 
   private sumOfWires(): SumOfBodies {
     const sum = new SumOfBodies(this.rho);
-    for (const wire of this.wires) {
+    for (const [index, wire] of this.wires.entries()) {
       for (const body of wire?.bodies ?? []) {
-        sum.add(body, body, body.xM - this.tie.xM, body.yM - this.tie.yM, body.zM);
+        const [xM, yM] = [body.xM - this.tie.xM, body.yM - this.tie.yM];
+        sum.add(body, body, xM, yM, body.zM, index === 0 && this.assembly.isLed);
+        if (body.plate) sum.addPlate(body.plate, xM, yM);
       }
     }
     return sum;
@@ -213,10 +221,12 @@ export class Weighing {
 
   /** All of it with every shared coefficient at its estimate. */
   sums(): SumOfBodies {
+    const { isLed, on } = this.assembly;
     const sum = new SumOfBodies(this.rho, this.wireSum);
     for (let slot = 0; slot < this.bodies.length; slot++) {
       const body = this.bodies[slot] as KeptBody;
-      sum.add(body, body.areas, this.xM[slot] as number, this.yM[slot] as number, this.zM[slot] as number);
+      const isLead = isLed && on[slot] === 0;
+      sum.add(body, body.areas, this.xM[slot] as number, this.yM[slot] as number, this.zM[slot] as number, isLead);
     }
     return sum;
   }
@@ -280,6 +290,8 @@ export class SumOfBodies {
   private second: number;
   /** Four numbers for each: all of it, and its moments about the tie along, up and to the side. */
   private readonly sums: Float64Array;
+  private readonly plates: PlacedPlate[];
+  private lead: LeadAreas;
 
   /** @param rho density of the water, kg/m³; @param from what is already summed */
   constructor(
@@ -290,6 +302,8 @@ export class SumOfBodies {
     this.movedKg = from?.movedKg ?? 0;
     this.first = from?.first ?? 0;
     this.second = from?.second ?? 0;
+    this.lead = from?.lead ?? NO_LEAD;
+    this.plates = from ? [...from.plates] : [];
     this.sums = from ? from.sums.slice() : new Float64Array(4 * SUMMED);
   }
 
@@ -299,6 +313,7 @@ export class SumOfBodies {
     x: number,
     y: number,
     z: number,
+    isLead = false,
   ): void {
     const waterKg = this.rho * volumeM3;
     const movedKg = massKg + waterKg;
@@ -306,11 +321,28 @@ export class SumOfBodies {
     this.movedKg += movedKg;
     this.first += movedKg * x;
     this.second += movedKg * x * x;
+    if (isLead) {
+      this.lead = {
+        axialM2: this.lead.axialM2 + axialM2,
+        sideM2: this.lead.sideM2 + sideM2,
+        slopeM2: this.lead.slopeM2 + slopeM2,
+      };
+      this.tally(0, (massKg - waterKg) * GRAVITY_MPS2, 0, 0, 0);
+      this.tally(4, axialM2, 0, 0, 0);
+      this.tally(8, strandM2, 0, 0, 0);
+      this.tally(12, sideM2, 0, 0, 0);
+      this.tally(16, slopeM2, 0, 0, 0);
+      return;
+    }
     this.tally(0, (massKg - waterKg) * GRAVITY_MPS2, x, y, z);
     this.tally(4, axialM2, x, y, z);
     if (strandM2 !== 0) this.tally(8, strandM2, x, y, z);
     this.tally(12, sideM2, x, y, z);
     if (slopeM2 !== 0) this.tally(16, slopeM2, x, y, z);
+  }
+
+  addPlate(plate: Plate, xM: number, yM: number): void {
+    this.plates.push({ ...plate, xM, yM });
   }
 
   private tally(at: number, value: number, x: number, y: number, z: number): void {
@@ -335,7 +367,15 @@ export class SumOfBodies {
       x: this.sums[4 * of + 1] as number,
       y: this.sums[4 * of + moment] as number,
     });
-    return { weightN: sum(0), axialM2: sum(1), strandM2: sum(2), sideM2: sum(3), slopeM2: sum(4) };
+    return {
+      weightN: sum(0),
+      axialM2: sum(1),
+      strandM2: sum(2),
+      sideM2: sum(3),
+      slopeM2: sum(4),
+      plates: moment === 2 ? this.plates : [],
+      lead: this.lead,
+    };
   }
 
   swing(): Pick<ScaledLure, 'movedKg' | 'forcePerMoment'> {

@@ -1,6 +1,8 @@
 /** Two parts of a lure that can meet, as data: what, where, what drives them together, and whether it is wanted. */
 import type { PlanePlace } from '../carriers/wire-path';
 import type { Touch } from '../geometry/blade-on-head';
+import type { Knock } from '../geometry/knocker';
+import type { HungBlade } from '../hydro/flasher';
 import type { ItemId } from '../lure/lure';
 import type { RivetFixing } from '../parts/kinds/rivet';
 import type { Part } from '../parts/part';
@@ -14,6 +16,8 @@ export const CONTACT_KINDS = [
   'bladeOnRivet',
   'bladeOnStack',
   'bladeOnHook',
+  'bladeOnNail',
+  'bladeOnBody',
   'headOnBottom',
 ] as const;
 export type ContactKind = (typeof CONTACT_KINDS)[number];
@@ -49,6 +53,16 @@ export type Driven =
   | { readonly by: 'sweep'; readonly clearanceM: number }
   /** A blade lying on what it passes over. */
   | { readonly by: 'brush'; readonly clearanceM: number }
+  /** Once a turn the back of a blade runs up on the end of a nail. */
+  | {
+      readonly by: 'nail';
+      readonly knock: Knock;
+      readonly radiusM: number;
+      readonly rise: number;
+      readonly uneven: number;
+    }
+  /** A blade that hangs under a body is swung against it by its wobble. */
+  | { readonly by: 'wobble'; readonly blade: HungBlade; readonly behindTieM: number }
   | { readonly by: 'way'; readonly bottom: Exclude<Bottom, 'none'> };
 
 /** What lies before a place on a wire: what it weighs with the water it carries, its own drag area, and the blades on it. */

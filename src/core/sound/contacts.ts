@@ -5,8 +5,13 @@
 import { pointOn } from '../carriers/wire-path';
 import { headTouch } from '../geometry/blade-on-head';
 import { turningClearance } from '../geometry/clearance';
+import { flashers, type Flasher } from '../geometry/flashers';
+import { hungBlade } from '../hydro/flasher';
+import { nailMeets, type NailMeet } from '../geometry/knocker';
+import { riseAt, unevenness } from '../hydro/knock';
 import { laidWith, trailingHooks, type Layout } from '../geometry/layout';
 import { outsideRadius } from '../geometry/outside-radius';
+import { tieOf } from '../geometry/tie';
 import { poseOf } from '../geometry/placed';
 import { deltaSeats, spinSeats, type DeltaSeat, type SpinSeat } from '../geometry/seats';
 import { stateOf } from '../lure/item-state';
@@ -32,6 +37,8 @@ export function contactsOf(build: Build, layout: Layout, waterKgM3: number, bott
     ...bells(build, layout, spins, waterKgM3),
     ...deltas.flatMap((seat) => [...onHead(layout, seat, waterKgM3), ...onRivet(layout, seat, waterKgM3)]),
     ...spins.flatMap((seat) => [...onStack(layout, seat, waterKgM3), ...onHooks(layout, seat, waterKgM3)]),
+    ...flashers(build, layout).map((each) => onBody(layout, each, waterKgM3)),
+    ...nailMeets(build, layout, spins).map((met) => onNail(met, waterKgM3)),
     ...(bottom === 'none' ? [] : onBottom(layout, bottom, waterKgM3)),
   ];
   return all.sort((a, b) => a.at.xM - b.at.xM || (a.id < b.id ? -1 : 1));
@@ -147,6 +154,40 @@ function onStack(layout: Layout, seat: SpinSeat, waterKgM3: number): Contact[] {
       }),
     ];
   });
+}
+
+/** A blade and the nail weight it comes by. */
+function onNail({ nail, seat, end, knock, gapM, mostM, radiusM, chordM }: NailMeet, waterKgM3: number): Contact {
+  const inM = Math.max(0, -gapM);
+  return bladeOn('bladeOnNail', seat, nail, waterKgM3, {
+    at: end,
+    isWanted: true,
+    driven: {
+      by: 'nail',
+      knock,
+      radiusM,
+      rise: riseAt({ inM, fallM: mostM, radiusM, chordM }),
+      uneven: unevenness(inM, mostM),
+    },
+  });
+}
+
+/** A blade that the wobble swings against the body it hangs under. */
+function onBody(layout: Layout, { item, blade, body, holeM, offAxisM }: Flasher, waterKgM3: number): Contact {
+  const laid = layout.carriers.find(({ carrier }) => carrier.wire === body) ?? layout;
+  const noseXM = laid.lines.skin.xM;
+  return {
+    id: contactId('bladeOnBody', item.id, 'none'),
+    kind: 'bladeOnBody',
+    between: [item.id, null],
+    pieces: [pieceOf(blade, waterKgM3), pieceOf(body, waterKgM3)],
+    ringing: [blade],
+    at: pointOn(laid.lines.skin, holeM, offAxisM),
+    isWanted: true,
+    station: null,
+    shakeShare: 1,
+    driven: { by: 'wobble', blade: hungBlade(blade), behindTieM: Math.abs(noseXM + holeM - tieOf(laid).xM) },
+  };
 }
 
 /** A hook within the sweep of a blade at its usual spread: a fault, and heard all the same. */

@@ -13,6 +13,7 @@
  * - Twitch: the pull leaves, all that is strung spreads over the play, and as it comes back the drag N of what lies before a
  *   contact drives its mass m over its share of the play: √(2 (N/m) p), and not faster than the lure itself.
  */
+import { swingOf } from '../hydro/flasher';
 import { GRAVITY_MPS2 } from '../hydro/water';
 import type { Contact, Driven } from './contact';
 import type { Motion, TurningBlade } from './motion';
@@ -123,6 +124,22 @@ export function driveOf(contact: Contact, motion: Motion): Drive {
         approachMps: motion.by.approach * grazing(-driven.clearanceM, blade.spun.tipRadiusM) * tipMps,
         jitter: 0.05,
       });
+    }
+    case 'nail': {
+      if (driven.knock === 'misses') return still('clear');
+      if (!blade || driven.knock === 'jams') return still('standsStill');
+      const { rateHz } = blade.spun;
+      const approachMps = motion.by.approach * 2 * Math.PI * rateHz * driven.radiusM * driven.rise;
+      return knocking({ perS: rateHz, approachMps, jitter: driven.uneven });
+    }
+    case 'wobble': {
+      const { wobble } = motion;
+      if (!wobble) return still('notDriven');
+      const toAndFroM = driven.behindTieM * Math.sin(wobble.swingRad);
+      const swingRad = swingOf(driven.blade, toAndFroM, wobble.rateHz, motion.waterKgM3, motion.speedMps);
+      // Its middle comes back to the body at the speed it swings through with.
+      const approachMps = motion.by.approach * 2 * Math.PI * wobble.rateHz * swingRad * driven.blade.armM;
+      return knocking({ perS: wobble.rateHz, approachMps, jitter: 0.15 });
     }
     case 'brush': {
       if (!blade) return still('standsStill');

@@ -29,6 +29,8 @@ const ELASTIC: Readonly<Record<MaterialId, Elastic | null>> = {
   polyester: { youngPa: 4e9, poisson: 0.38, yieldPa: 100e6, lossFactor: 0.03 },
   polyolefin: { youngPa: 0.8e9, poisson: 0.42, yieldPa: 20e6, lossFactor: 0.1 },
   tin: { youngPa: 45e9, poisson: 0.33, yieldPa: 14e6, lossFactor: 0.01 },
+  bismuth: { youngPa: 32e9, poisson: 0.33, yieldPa: 15e6, lossFactor: 0.01 },
+  wood: { youngPa: 4e9, poisson: 0.35, yieldPa: 12e6, lossFactor: 0.05 },
   zinc: { youngPa: 85e9, poisson: 0.27, yieldPa: 220e6, lossFactor: 0.003 },
   // Line gives way sideways before it rings.
   nylon: null,

@@ -1,6 +1,7 @@
 /** How a lure moves where its sound is asked for: what turns and how fast, how it shakes, and how it is drawn. */
 import type { Shake } from '../hydro/arm-shake';
 import type { Spinning } from '../hydro/round-the-turn';
+import type { Wobble } from '../hydro/wobble';
 import type { ItemId } from '../lure/lure';
 
 /** Drawn steadily, or with twitches in which the pull leaves it and comes back. */
@@ -25,6 +26,8 @@ export interface Motion {
   /** Of the whole lure, N. */
   readonly dragN: number;
   readonly manner: Manner;
+  /** How its body swings by its own wake; null where it does not. */
+  readonly wobble: Wobble | null;
   /** Stiffness of the arm its blade is on, N/m; null where it has none. */
   readonly armNM: number | null;
   /** Hours that what rubs has been worked in. */

@@ -7,7 +7,7 @@ import type { PartKind } from '@/core/parts/part';
 import { costOfChange } from '@/core/costs/cost';
 import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { ChangeName } from '@/core/lure/change-name';
-import type { Lure } from '@/core/lure/lure';
+import type { Build, Lure } from '@/core/lure/lure';
 import { itemPut, partInPlace, placementEdits, placeStands } from '@/core/fits/placement';
 import type { UnitSystem } from '@/core/units/write';
 import { Button } from '@/ui/Button';
@@ -35,13 +35,17 @@ export interface PartPickerProps {
 }
 
 /** What is done; `it`: what the lure is strung on. */
-const AIM_WORDS: Readonly<Record<PickerAim['placement']['put'], (it: 'wire' | 'line') => string>> = {
+const AIM_WORDS: Readonly<Record<PickerAim['placement']['put'], (it: 'wire' | 'line' | 'body') => string>> = {
   swap: () => 'Swap for',
   wire: (it) => `Swap the ${it} for`,
   thread: (it) => `Thread on the ${it}`,
   threadOnClevis: (it) => `Thread on the ${it}`,
   seat: () => 'Put on',
 };
+
+function carrierWord({ carrier: { wire } }: Build): 'wire' | 'line' | 'body' {
+  return wire.kind === 'lureBody' ? 'body' : wire.kind;
+}
 
 const CODES = { swap: 'swap', wire: 'takeWire', thread: 'add', threadOnClevis: 'add', seat: 'add' } as const;
 
@@ -71,9 +75,7 @@ export function PartPicker(props: PartPickerProps) {
       clear
       onOpenChange={(open) => !open && props.onClose()}
       title={
-        props.aim.slot
-          ? SLOT_WORDS[props.aim.slot]
-          : AIM_WORDS[props.aim.placement.put](props.lure.build.carrier.wire.kind)
+        props.aim.slot ? SLOT_WORDS[props.aim.slot] : AIM_WORDS[props.aim.placement.put](carrierWord(props.lure.build))
       }
       description="What fits first, drawn to one scale, with what it would do at the present retrieve."
     >

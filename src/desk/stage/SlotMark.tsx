@@ -31,7 +31,7 @@ export function slotAnchors(
   view: StageView,
 ): readonly Point[] {
   if (placement.put === 'thread') return [anchorOnStrand(layout, placement.index, view)];
-  if (placement.put !== 'seat' || placement.seat.on === 'tie') return [];
+  if (placement.put !== 'seat' || placement.seat.on === 'tie' || placement.seat.on === 'body') return [];
   const { seat } = placement;
   return seat.on === 'end' ? [anchorAtEnd(layout, seat.end, view)] : anchorsOf(things, seat.item, view);
 }

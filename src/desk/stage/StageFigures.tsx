@@ -1,6 +1,7 @@
 'use client';
 
 import { memo, useMemo } from 'react';
+import { hasBody } from '@/core/lure/take-body';
 import { wholeLengthM } from '@/core/geometry/drawn-short';
 import type { Finding } from '@/core/judgement/finding';
 import type { Slot } from '@/core/judgement/slot';
@@ -142,7 +143,7 @@ export const StageFigures = memo(function StageFigures(props: StageFiguresProps)
       shown={shown}
       beats={beats}
       size={size}
-      hasBlade={blades.length > 0}
+      hasBlade={blades.length > 0 || hasBody(build)}
       isBrief={!isOnDrawing}
     />
   );

@@ -1,4 +1,5 @@
 /** Two clevises stacked on one wire, in the order of their own strand: which leg goes on when, one bow up, one down. */
+import { wireOf } from '../../core/carriers/carrier';
 import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
 import type { Blade } from '../../core/parts/kinds/blade';
 import { layOut } from '../../core/geometry/layout';
@@ -17,7 +18,7 @@ export function stackFrames(build: Build, stack: readonly ItemId[], over: End): 
   const layout = layOut(build);
   const entries = layout.strand.filter(({ item }) => stack.includes(item.id));
   const first = entries[0];
-  const wire = build.carrier.wire;
+  const wire = wireOf(build.carrier);
   if (!first || stack.length < 2) return [];
   const place = (xM: number) => (xM - first.x0M) * MM * APART;
   const length = place(entries.at(-1)?.x1M ?? 0);

@@ -1,6 +1,6 @@
 /** Which handling a step is shown by: what words cannot tell, drawn from the step's own parts. */
 import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
-import { wireEnd } from '../../core/carriers/carrier';
+import { wireEnd, wireOf } from '../../core/carriers/carrier';
 import { goalOf } from '../../core/make/goal';
 import type { MakeStep } from '../../core/make/plan';
 import type { Part } from '../../core/parts/part';
@@ -16,7 +16,7 @@ export function handlingFrames({ operation, amounts }: MakeStep, build: Build, o
     case 'formLoop':
     case 'rollLoop':
     case 'closeLoop':
-      return loopFrames(wireEnd(build.carrier, operation.end), build.carrier.wire);
+      return loopFrames(wireEnd(build.carrier, operation.end), wireOf(build.carrier));
     case 'snell':
       return snellFrames(build, operation.hook);
     case 'tieEnd':
@@ -27,7 +27,7 @@ export function handlingFrames({ operation, amounts }: MakeStep, build: Build, o
       return baitFrames(build, operation.item);
     case 'threadClevis': {
       const { part } = itemOf(build, operation.clevis);
-      return part.kind === 'clevis' ? gateFrames(part, build.carrier.wire) : [];
+      return part.kind === 'clevis' ? gateFrames(part, wireOf(build.carrier)) : [];
     }
     case 'threadLeg':
     case 'hangOnClevis': {
@@ -41,7 +41,7 @@ export function handlingFrames({ operation, amounts }: MakeStep, build: Build, o
     }
     case 'ringOverTie': {
       const ring = itemOf(build, operation.ring).part;
-      const { wire } = build.carrier;
+      const wire = wireOf(build.carrier);
       return ring.kind === 'splitRing' ? ringFrames(ring, wire.diameterM, wire.finish.hex) : [];
     }
     case 'fitSkirt':

@@ -3,7 +3,9 @@ import { clinchPath, frontAndBack, snellPath, type KnotPath, type Point3 } from 
 import { layOut } from '../../core/geometry/layout';
 import { stateOf } from '../../core/lure/item-state';
 import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
-import { wireEnd, type Stock } from '../../core/carriers/carrier';
+import { wireEnd, wireOf } from '../../core/carriers/carrier';
+import type { Line } from '../../core/parts/kinds/line';
+import type { Wire } from '../../core/parts/kinds/wire';
 import { eyeLengthM } from '../../core/parts/hook-form';
 import type { PartOf } from '../../core/parts/part';
 import { wireStrokes } from '../bent-wire';
@@ -20,7 +22,7 @@ const LOOSE = { looseBy: 2.4 } as const;
 /** Line is drawn no thinner than this beside what it is tied to, mm. */
 const LEAST_LINE_MM = 0.28;
 
-type LineLook = Pick<Stock, 'diameterM' | 'finish'>;
+type LineLook = Pick<Wire | Line, 'diameterM' | 'finish'>;
 
 const flat = (points: readonly Point3[]): Point[] => points.map(({ xM, yM }) => ({ x: xM * MM, y: -yM * MM }));
 
@@ -46,7 +48,7 @@ export function snellFrames(build: Build, id: ItemId): Frame[] {
   const { part } = item;
   const { snell } = stateOf(item, 'hook');
   if (part.kind !== 'hook' || !snell) return [];
-  const line = build.carrier.wire;
+  const line = wireOf(build.carrier);
   const eyeMm = eyeLengthM(part) * MM;
   const hook = hookShapes(part);
   const at = (shapes: readonly Shape[]): Layer => layer(shapes, eyeMm);
@@ -76,7 +78,7 @@ export function snellFrames(build: Build, id: ItemId): Frame[] {
 /** A clinch or a palomar at an eye, or a loop in the line. */
 export function knotFrames(build: Build, end: End): Frame[] {
   const form = wireEnd(build.carrier, end);
-  const line = build.carrier.wire;
+  const line = wireOf(build.carrier);
   if (form.form === 'tiedLoop') return loopFrames(line);
   if (form.form !== 'knot') return [];
   const eyeMm = 2.2;
@@ -198,7 +200,7 @@ export function baitFrames(build: Build, id: ItemId): Frame[] {
       { x: -8, y: 0 },
       { x: x(Math.max(...hooks.map(({ x0M }) => x0M), bait.x0M)), y: 0 },
     ],
-    build.carrier.wire,
+    wireOf(build.carrier),
   );
   const body = baitShapes(part);
   return [

@@ -1,6 +1,7 @@
 /** A loop at the end of a wire, rolled about round pliers: from its own inside diameter, wire and wraps. */
 import type { WireEnd } from '../../core/parts/wire-form';
-import type { Stock } from '../../core/carriers/carrier';
+import type { Line } from '../../core/parts/kinds/line';
+import type { Wire } from '../../core/parts/kinds/wire';
 import { wireStrokes } from '../bent-wire';
 import { darker, lighter } from '../colour';
 import { ellipse, polyline, type Point } from '../path';
@@ -9,7 +10,7 @@ import { arc, arrow, frameIn, MM, type Frame } from './frame';
 
 const PLIERS = '#8f999c';
 
-export function loopFrames(form: WireEnd, wire: Stock): Frame[] {
+export function loopFrames(form: WireEnd, wire: Wire | Line): Frame[] {
   if (form.form !== 'wrappedLoop' && form.form !== 'bentLoop') return [];
   const d = wire.diameterM * MM;
   const inside = (form.insideDiameterM * MM) / 2;

@@ -5,7 +5,7 @@ import { Places } from '@/ui/Places';
 import { Boundary, type WayOut } from '@/ui/Boundary';
 import { useDark } from '@/ui/use-dark';
 import { useMissingParts } from '@/ui/use-missing-parts';
-import { noWayWords } from '@/words/make-words';
+import { noWayWords } from '@/words/no-way-words';
 import { Before } from './Before';
 import { Checks } from './Checks';
 import { Made } from './Made';

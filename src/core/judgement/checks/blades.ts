@@ -22,6 +22,8 @@ import { stackedPairs } from '../../geometry/stacking';
 export type Spreads = ReadonlyMap<ItemId, readonly number[]>;
 
 const MOST_BEADS_ADDED = 12;
+/** Beyond the margin, for what else they change. Trade estimate. */
+const SPARE_M = 0.00005;
 
 /** Every turning blade against every hook, in both postures. */
 export function bladeClearances(build: Build, spreads: Spreads, layout: Layout = layOut(build)): Clearance[] {
@@ -130,7 +132,8 @@ function beadRepair(
       ({ blade, hook, posture }) =>
         blade === clearance.blade && hook === clearance.hook && posture === clearance.posture,
     );
-    if (after && after.clearanceM >= CLEAR_MARGIN_M) return [{ code: 'addBeads', count, part, edits }];
+    // The beads change how wide it stands a little: what would only just do is not offered.
+    if (after && after.clearanceM >= CLEAR_MARGIN_M + SPARE_M) return [{ code: 'addBeads', count, part, edits }];
   }
   return [];
 }

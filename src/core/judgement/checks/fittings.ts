@@ -1,4 +1,5 @@
 /** Holes against what goes through them, the way a blade is hung, tube over the tail, bell on its sleeve, contacts. */
+import { strandOf } from '../../carriers/carrier';
 import type { PartOf } from '../../parts/part';
 import { MATERIALS, type MaterialId } from '../../parts/material';
 import { strandIndexes } from '../../lure/editing';
@@ -49,7 +50,7 @@ function fits(build: Build, layout: Layout, item: Item): Finding[] {
 function isToldByOther(build: Build, { part }: Item, code: string): boolean {
   if (part.kind === 'clevis') return code === 'holeTooSmall' || code === 'rootMeetsWire';
   if (part.kind === 'splitRing') return code === 'eyeTooSmall';
-  return part.kind === 'sleeve' && code === 'boreTooTight' && build.carrier.wire.diameterM < part.boreM;
+  return part.kind === 'sleeve' && code === 'boreTooTight' && strandOf(build.carrier) < part.boreM;
 }
 
 function hollowOutward({ id }: Item): Finding {

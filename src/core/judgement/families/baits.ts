@@ -46,7 +46,7 @@ export const buzzbait = {
   check: checkBait,
 };
 
-function bent(form: WireForm): Carrier {
+export function bent(form: WireForm): Carrier {
   return { kind: 'bentWire', wire: wireOf(USUAL_WIRE_M), ...form, bought: null };
 }
 
@@ -56,7 +56,7 @@ function checkBait(lure: Lure, layout: Layout): Finding[] {
   return [...found, ...(head ? headAndBlades(layout, head.item.part.massKg, head.item.id) : [noHead])];
 }
 
-const noHead: Finding = { code: 'noHead', key: 'noHead', severity: 'caution', items: [], repairs: noRepairs };
+export const noHead: Finding = { code: 'noHead', key: 'noHead', severity: 'caution', items: [], repairs: noRepairs };
 
 /** Head mass to blade area, kg/m²: what builders keep between. Blades lift, and a head far from them rolls or drags. Trade estimates. */
 const LEAST_HEAD_KGM2 = 4;

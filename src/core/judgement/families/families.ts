@@ -4,11 +4,13 @@ import type { Layout } from '../../geometry/layout';
 import type { Family, Lure, LureId } from '../../lure/lure';
 import type { Carrier } from '../../carriers/carrier';
 import { buzzbait, spinnerbait } from './baits';
+import { bareBody } from '../../lure/take-body';
+import { hardBait, underspin } from './bodies';
 import { inlineSpinner } from './inline-spinner';
 import { bladeAhead, bladeLeader, wormHarness } from './on-line';
 
 interface FamilyRules {
-  /** The bare carrier a lure of this family begins with. */
+  /** The bare carrier a lure of this family begins with; of a body what is moulded into it comes with it. */
   readonly carrier: () => Carrier;
   readonly check: (lure: Lure, layout: Layout) => Finding[];
 }
@@ -20,6 +22,8 @@ const FAMILIES: Readonly<Record<Family, FamilyRules>> = {
   wormHarness,
   bladeLeader,
   bladeAhead,
+  hardBait,
+  underspin,
 };
 
 /** What the lure's own family asks of it. */
@@ -29,6 +33,7 @@ export function familyFindings(lure: Lure, layout: Layout): Finding[] {
 
 /** A lure of this family with nothing on it yet. */
 export function startLure(family: Family, id: LureId, name: string): Lure {
-  const build = { carrier: FAMILIES[family].carrier(), items: {}, strand: [], joined: [] };
+  const carrier = FAMILIES[family].carrier();
+  const build = carrier.kind === 'body' ? bareBody(carrier.wire) : { carrier, items: {}, strand: [], joined: [] };
   return { id, name, family, note: '', build, made: null, versions: [] };
 }

@@ -4,7 +4,8 @@
  */
 import { oncePer } from '../../once';
 import { heldOn } from '../../lure/structure';
-import { carrierRoom } from '../../carriers/carrier';
+import { carrierRoom, wireEnd } from '../../carriers/carrier';
+import { hangersOf } from '../../lure/take-body';
 import {
   childrenOf,
   itemOf,
@@ -29,6 +30,9 @@ const NEEDED: ReadonlySet<SlotCode> = new Set<SlotCode>([
   'deltaBlade',
   'tailRing',
   'tailHook',
+  'eyeRing',
+  'bellyBlade',
+  'eyeHook',
 ]);
 
 /** A place that has to be filled still asks. */
@@ -49,6 +53,8 @@ const SLOTS: Readonly<Record<Family, (build: Build) => Slot[]>> = {
   wormHarness: harness,
   bladeLeader: (build) => [...bladeOnWire(build, 0), ...bearing(build), ...snapAtEnd(build)],
   bladeAhead: (build) => [...betweenStops(build), ...snapAtEnd(build)],
+  hardBait: (build) => (hasBoth(build) ? [] : [...ringsInEyes(build), ...bladeAndHooks(build)]),
+  underspin: (build) => [...headAndHook(build), ...endOfArm(build), ...softBody(build)],
 };
 
 /** What a lure is snapped to. */
@@ -139,6 +145,57 @@ function behind(build: Build): Slot[] {
   return heldOn(build, first, 'hung').length === 0 ? [seatOn('tailHook', first, 'hung', 'hook', 'body')] : [];
 }
 
+/** A blade and a hook: other hangers may stay empty. */
+function hasBoth({ items }: Build): boolean {
+  const kinds = new Set(Object.values(items).map(({ part }) => part.kind));
+  return kinds.has('blade') && kinds.has('hook');
+}
+
+/** Every eye of a body takes a ring. */
+function ringsInEyes(build: Build): Slot[] {
+  const atTail = wireEnd(build.carrier, 'tail').form !== 'plain' && childrenOf(build, 'tail').length === 0;
+  return [
+    ...hangersOf(build).flatMap((eye) =>
+      heldOn(build, eye, 'hung').length === 0 ? [seatOn('eyeRing', eye, 'hung', 'splitRing', 'hook', 'blade')] : [],
+    ),
+    ...(atTail ? [seatAt('eyeRing', 'tail', 'splitRing', 'hook')] : []),
+  ];
+}
+
+/** A blade on the foremost ring under the belly, hooks on the others. */
+function bladeAndHooks(build: Build): Slot[] {
+  const under = hangersOf(build).flatMap((eye) => heldOn(build, eye, 'hung'));
+  const rings = [...under, ...childrenOf(build, 'tail')].filter(({ part }) => part.kind === 'splitRing');
+  const hasBlade = Object.values(build.items).some(({ part }) => part.kind === 'blade');
+  return rings.flatMap((ring, i) => {
+    if (heldOn(build, ring, 'hung').length > 0) return [];
+    const isForBlade = !hasBlade && i === 0 && under.length > 0;
+    return [
+      isForBlade ? seatOn('bellyBlade', ring, 'hung', 'blade') : seatOn('eyeHook', ring, 'hung', 'hook', 'blade'),
+    ];
+  });
+}
+
+/** What turns at the end of the arm. */
+function endOfArm(build: Build): Slot[] {
+  const [swivel] = childrenOf(build, 'tail');
+  if (!swivel) return [seatAt('swivel', 'tail', 'swivel')];
+  const [ring] = heldOn(build, swivel, 'hung');
+  if (!ring) return [seatOn('endRing', swivel, 'hung', 'splitRing', 'blade')];
+  const isEmpty = ring.part.kind === 'splitRing' && heldOn(build, ring, 'hung').length === 0;
+  return isEmpty ? [seatOn('endBlade', ring, 'hung', 'blade')] : [];
+}
+
+/** On the hook, and in its belly what the blade knocks on. */
+function softBody(build: Build): Slot[] {
+  const head = childrenOf(build, 'nose').find(({ part }) => part.kind === 'head');
+  const [hook] = head ? heldOn(build, head, 'moulded') : [];
+  if (!hook) return [];
+  const [soft] = heldOn(build, hook, 'pushed');
+  if (!soft) return [seatOn('softBody', hook, 'pushed', 'trailer')];
+  return heldOn(build, soft, 'screwed').length === 0 ? [seatOn('nailWeight', soft, 'screwed', 'nailWeight')] : [];
+}
+
 function headAndHook(build: Build): Slot[] {
   if (!carrierRoom(build.carrier).castsNose) return [];
   const head = childrenOf(build, 'nose').find(({ part }) => part.kind === 'head');
@@ -153,12 +210,7 @@ function armOfSpinnerbait(build: Build): Slot[] {
   slots.push(...bladeOnWire(build, Math.min(beads, 1)), ...bearing(build));
   if (onStrand(build, 'clevis', 'filmBlade') !== -1 && onStrand(build, 'sleeve') === -1)
     slots.push(thread('spacer', build.strand.length, 'sleeve'));
-  const [swivel] = childrenOf(build, 'tail');
-  if (!swivel) return [...slots, seatAt('swivel', 'tail', 'swivel')];
-  const [ring] = heldOn(build, swivel, 'hung');
-  if (!ring) return [...slots, seatOn('endRing', swivel, 'hung', 'splitRing', 'blade')];
-  const isEmpty = ring.part.kind === 'splitRing' && heldOn(build, ring, 'hung').length === 0;
-  return isEmpty ? [...slots, seatOn('endBlade', ring, 'hung', 'blade')] : slots;
+  return [...slots, ...endOfArm(build)];
 }
 
 function armOfBuzzbait(build: Build): Slot[] {

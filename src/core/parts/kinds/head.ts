@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { partLengthM, partLengthOrNoneM } from '../../schema';
+import { partLengthM, partLengthOrNoneM, thicknessM } from '../../schema';
 import { HEAD_SHAPES, headVolume } from '../head-form';
 import { densityOf } from '../material';
 import { common } from './common';
@@ -20,6 +20,10 @@ export const headSchema = z.strictObject({
   wireAtM: partLengthOrNoneM,
   /** Nose to the front of the hook's eye, inside the metal. */
   hookAtM: partLengthOrNoneM,
+  /** Of a jig head: the eye that the line is tied to, its middle from the nose and above the axis. Absent where the wire has the tie. */
+  eye: z.optional(
+    z.strictObject({ atM: partLengthOrNoneM, upM: partLengthOrNoneM, insideM: partLengthM, wireM: thicknessM }),
+  ),
 });
 export type Head = z.infer<typeof headSchema>;
 
@@ -77,7 +81,7 @@ export const headRoom: KindRoom<Head, null> = {
     ['hookAt', hookAtM, 'length', lengthM + collarLengthM],
   ],
   telling: ({ lengthM, heightM }) => [lengthM, heightM],
-  words: ({ shape }) => [shape],
+  words: ({ shape, eye }) => [shape, ...(eye ? ['jig head'] : [])],
   heavier: (part, by) => ({
     ...part,
     massKg: part.massKg * by,

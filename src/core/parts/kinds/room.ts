@@ -12,8 +12,9 @@ import { wireMass } from '../stock';
  * How one part sits on another. `over`: slid over it, which passes through its bore (a bell over its sleeve).
  * `moulded`: cast into it (a hook in a head). `collared`: on the collar behind a head. `banded`: pulled through a skirt's
  * band. `pushed`: on a hook over its point (a trailer). `kept`: the same, before what hangs in its bend (a disc).
+ * `screwed`: turned into a body (an eye, a nail weight).
  */
-export const HOWS = ['hung', 'tied', 'over', 'moulded', 'collared', 'banded', 'pushed', 'kept'] as const;
+export const HOWS = ['hung', 'tied', 'over', 'moulded', 'collared', 'banded', 'pushed', 'kept', 'screwed'] as const;
 export type How = (typeof HOWS)[number];
 
 /** How a bore is meant to sit on what passes through it: a spacer may also go over two wires, a bell swings. */
@@ -30,7 +31,7 @@ export type Side =
   | { readonly port: 'band'; readonly boreM: number }
   /** The loop of another carrier, which is joined by it. */
   | { readonly port: 'wireLoop'; readonly insideM: number; readonly wireM: number }
-  | { readonly port: 'cast' | 'shank' | 'strip' | 'slit' | 'binding' | 'lashing' | 'disc' };
+  | { readonly port: 'cast' | 'shank' | 'strip' | 'slit' | 'binding' | 'lashing' | 'disc' | 'screw' | 'nail' };
 export type Port = Side['port'];
 
 /** What something is offered to sit on, m. */
@@ -167,7 +168,11 @@ export type Measure =
   | 'kicksFrom'
   | 'body'
   | 'metal'
-  | 'cut';
+  | 'cut'
+  | 'height'
+  | 'lip'
+  | 'tieAt'
+  | 'eyeAt';
 
 /**
  * @typeParam P the measured part
@@ -193,6 +198,8 @@ export interface KindRoom<P, S> {
   /** Water it displaces, m³, of this mass. */
   readonly displacedM3: (part: P, massKg: number) => number;
   readonly areas: (part: P, on: OnLure<S>) => Areas;
+  /** How far its middle lies above the axis of what holds it, of what stands in its belly, m. */
+  readonly middleUpM?: (part: P, state: S, holder: { readonly kind: string } | null) => number;
   /** Plan area of what turns, all lobes, m²; 0 of what does not. */
   readonly turningM2: (part: P) => number;
   /** Lift area at the surface, m². */

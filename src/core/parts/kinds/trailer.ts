@@ -4,7 +4,7 @@ import { densityOf } from '../material';
 import { common } from './common';
 import { asMeasured, discM2, noWords, plain, type KindRoom } from './room';
 
-export const TRAILER_STYLES = ['paddleTail', 'kickingFrog', 'grub', 'claw', 'segmentedMinnow'] as const;
+export const TRAILER_STYLES = ['paddleTail', 'kickingFrog', 'grub', 'claw', 'segmentedMinnow', 'swimmer'] as const;
 
 /** A soft tail pushed on the hook. */
 export const trailerSchema = z.strictObject({
@@ -29,11 +29,25 @@ export const trailerStateSchema = z.strictObject({
 });
 
 /** On the section of its head: a body of 0.3 and what kicks behind it, about as large as the body, broadside to the flow in part. */
-const TAIL_DRAG = { paddleTail: 1.4, kickingFrog: 1.5, grub: 0.7, claw: 0.9, segmentedMinnow: 0.5 } as const;
+const TAIL_DRAG = {
+  paddleTail: 1.4,
+  kickingFrog: 1.5,
+  grub: 0.7,
+  claw: 0.9,
+  segmentedMinnow: 0.5,
+  swimmer: 1.2,
+} as const;
 /** Of that, the body's own, which is less when it is cut shorter. */
 const BODY_DRAG = 0.3;
 /** How much of the cylinder about it a soft tail fills. Trade estimates. */
-const FULLNESS = { paddleTail: 0.52, kickingFrog: 0.6, grub: 0.46, claw: 0.42, segmentedMinnow: 0.5 } as const;
+const FULLNESS = {
+  paddleTail: 0.52,
+  kickingFrog: 0.6,
+  grub: 0.46,
+  claw: 0.42,
+  segmentedMinnow: 0.5,
+  swimmer: 0.56,
+} as const;
 
 export const trailerRoom: KindRoom<Trailer, z.infer<typeof trailerStateSchema>> = {
   ...asMeasured,
@@ -48,7 +62,20 @@ export const trailerRoom: KindRoom<Trailer, z.infer<typeof trailerStateSchema>> 
       lies: ({ lengthM }, { alongM }, { cutM }) => ({ x0M: alongM, x1M: alongM + lengthM - cutM }),
     },
   },
-  holds: {},
+  holds: {
+    /** A nail weight goes in where its own state says, measured from the trailer's head as it came. */
+    screwed: {
+      takes: ['nail'],
+      isOnlyOne: false,
+      hanger: () => ({ hanger: 'bed' }),
+      bearing: ({ bodyM }, { x0M }, at) => ({
+        ...at,
+        alongM: x0M,
+        offAxisM: at.offAxisM - bodyM / 2,
+        coveredToM: null,
+      }),
+    },
+  },
   radiusM: ({ bodyM }) => bodyM / 2,
   profile: null,
   geometricKg: ({ bodyM, lengthM, style, material }) => discM2(bodyM) * lengthM * FULLNESS[style] * densityOf(material),

@@ -18,6 +18,10 @@ const PLAIN_WORDS: Readonly<Record<Family, string>> = {
     'A short leader of line with a blade that turns on it, to tie or snap ahead of any lure: it flashes, and it lifts.',
   bladeAhead:
     'A blade between two stops on the line ahead of a lure. Near the lure is chased; far ahead the blade itself is taken.',
+  hardBait:
+    'The body of a hard bait: a blade that swings and ticks under its belly, or a treble with a small blade of its own.',
+  underspin:
+    'A jig head with a blade that hangs below on its own arm, a soft body on the hook, and a nail weight for it to knock on if you like.',
   buzzbait: 'A bent wire with a turning screw of sheet on its arm that churns the surface, clacking or not.',
 };
 
@@ -28,6 +32,8 @@ const STARTS_WITH: Readonly<Record<Family, string>> = {
   wormHarness: 'Start with bare line',
   bladeLeader: 'Start with bare line',
   bladeAhead: 'Start with bare line',
+  hardBait: 'Start with a bare body',
+  underspin: 'Start with bare wire',
 };
 
 /** What are you building? Each kind in plain words and a drawing: from the bare wire, or from one that is built already. */

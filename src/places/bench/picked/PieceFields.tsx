@@ -17,6 +17,7 @@ import { BAIT_HANG_WORDS } from '@/words/line-part-words';
 import { CONDITION_WORDS, FIXING_WORDS } from '@/words/part-words';
 import { showDraft } from '@/desk/desk-state';
 import { change, doDraft } from '@/desk/open-lure';
+import { NailFields } from './NailFields';
 import { SnellFields } from './SnellFields';
 
 export interface PieceFieldsProps {
@@ -210,6 +211,8 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
           onSettle={() => doDraft('lock')}
         />
       );
+    case 'nail':
+      return <NailFields item={item} state={state} unit={unit} />;
     case undefined:
       return null;
     default:

@@ -151,7 +151,7 @@ export function StringOfParts(props: StringOfPartsProps) {
 
 function endLabel(end: NonNullable<StringUnit['end']>, { carrier }: Build, system: UnitSystem): string {
   const name = CARRIER_WORDS[carrier.kind][end];
-  if (end === 'tie' || (end === 'nose' && carrierRoom(carrier).castsNose)) return name;
+  if (end === 'tie' || end === 'body' || (end === 'nose' && carrierRoom(carrier).castsNose)) return name;
   const form = wireEnd(carrier, end);
   switch (form.form) {
     case 'plain':
@@ -251,6 +251,7 @@ function StringBar({
   };
   const spanOf = (unit: StringUnit): [number, number] | null => {
     if (unit.end === 'tie') return across('tie', 0, 0);
+    if (unit.end === 'body') return across('run', layout.shaft.x0M, layout.shaft.x1M);
     if (unit.end) {
       const end = layout[unit.end];
       return across('run', Math.min(end.x0M, end.wraps.x0M), Math.max(end.x1M, end.wraps.x1M));

@@ -31,6 +31,9 @@ export interface StringSectionProps {
   readonly slot: Slot | null;
 }
 
+/** What a carrier is made of, to be swapped. */
+const STOCK_WORDS = { wire: 'wire', line: 'line', lureBody: 'body' } as const;
+
 /** The string and what can be done with the picked part of it. */
 export const StringSection = memo(function StringSection(props: StringSectionProps) {
   const { build, unit, onPickUnit, commands, slot, ...rest } = props;
@@ -49,7 +52,7 @@ export const StringSection = memo(function StringSection(props: StringSectionPro
           </Button>
         )}
         <Button dense look={slot ? 'plain' : 'main'} onClick={commands.swap}>
-          {unit?.item ? 'Swap this part' : `Swap the ${build.carrier.wire.kind}`}
+          {unit?.item ? 'Swap this part' : `Swap the ${STOCK_WORDS[build.carrier.wire.kind]}`}
         </Button>
         <Button dense disabled={!commands.canInsertBefore} onClick={commands.insertBefore}>
           Insert before

@@ -3,7 +3,7 @@ import { carrierRoom } from '@/core/carriers/carrier';
 import { isSame } from '@/core/same';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { PickerAim } from '@/desk/picker/picker-state';
-import { canGoOverTie, canSitAtEnd, canSitOn, hasRoomToHold } from '@/core/lure/structure';
+import { canGoOverTie, canSitAtEnd, canSitInBody, canSitOn, hasRoomToHold } from '@/core/lure/structure';
 import { childrenOf, howSchema, type Build, type Item, type Seat } from '@/core/lure/lure';
 import type { How } from '@/core/parts/kinds/room';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
@@ -58,6 +58,7 @@ const INSIDE_KINDS: readonly PartKind[] = ['bead', 'clevis', 'sleeve', 'cap'];
 
 /** Where on the strand something goes in before or after this unit; null where the wire ends. */
 function insertIndex(unit: StringUnit | null, units: readonly StringUnit[], build: Build, side: 'before' | 'after') {
+  if (carrierRoom(build.carrier).hasEyes) return null;
   if (!unit) return build.strand.length;
   if (unit.end === 'nose' || unit.end === 'tie') return side === 'after' ? 0 : null;
   if (unit.end === 'tail') return side === 'before' ? build.strand.length : null;
@@ -125,7 +126,11 @@ const HOW_WORDS: Readonly<Record<How, string>> = {
   banded: 'Pull a strip in',
   pushed: 'Push a trailer or bait on',
   kept: 'Keep it with a disc',
+  screwed: 'Screw a weight in',
 };
+
+/** Where a new eye is screwed in until it is moved, of the length of the body. */
+const NEW_EYE_AT = 0.35;
 
 function hangs({ seat }: Item): boolean {
   return seat.on === 'item' && seat.how === 'hung';
@@ -136,11 +141,22 @@ function holdsOf(unit: StringUnit, build: Build): Hold[] {
   if (end === 'tie') {
     return [{ word: 'Force a ring over it', seat: { on: 'tie' }, kinds: PART_KINDS.filter(canGoOverTie) }];
   }
+  if (end === 'body') {
+    const atM = build.carrier.kind === 'body' ? NEW_EYE_AT * build.carrier.wire.lengthM : 0;
+    const kinds = PART_KINDS.filter((kind) => canSitInBody(kind, build.carrier));
+    return [{ word: 'Screw an eye in', seat: { on: 'body', side: 'belly', atM }, kinds }];
+  }
   if (end) {
     const kinds = PART_KINDS.filter((kind) => canSitAtEnd(kind, build.carrier, end));
     const isHead = kinds.includes('head');
     if (isHead && childrenOf(build, end).length > 0) return [];
-    return [{ word: isHead ? 'Cast a head on' : 'Hang on the loop', seat: { on: 'end', end }, kinds }];
+    return [
+      {
+        word: isHead ? 'Cast a head on' : carrierRoom(build.carrier).hasEyes ? 'Hang on the eye' : 'Hang on the loop',
+        seat: { on: 'end', end },
+        kinds,
+      },
+    ];
   }
   if (!item) return [];
   return howSchema.options.flatMap((how): Hold[] => {

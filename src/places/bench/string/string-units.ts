@@ -1,4 +1,5 @@
 /** The string as it is shown: what is moved as one is one unit, in threading order, with what hangs behind what holds it. */
+import { carrierRoom } from '@/core/carriers/carrier';
 import { oncePer } from '@/core/once';
 import { legsTogether } from '@/core/lure/editing';
 import {
@@ -6,11 +7,11 @@ import {
   itemOf,
   spotOf,
   type Build,
-  type End,
   type Holder,
   type Item,
   type Joined,
   type Leg,
+  type SpotKind,
 } from '@/core/lure/lure';
 import { joinedTo } from '@/core/lure/strung';
 import { hasTie } from '@/core/lure/structure';
@@ -20,8 +21,8 @@ export interface StringUnit {
   readonly key: string;
   readonly pick: Pick;
   readonly item: Item | null;
-  /** The end of the wire, or the line tie, that this is; null for parts. */
-  readonly end: End | 'tie' | null;
+  /** The end, line tie or body that this is; null for parts. */
+  readonly end: SpotKind | null;
   /** A clevis leg on its own; null for whole things. */
   readonly leg: Leg | null;
   /** Place on the strand and how many entries move together; null for what is not threaded. */
@@ -46,9 +47,10 @@ export const stringUnits = oncePer((build: Build): readonly StringUnit[] => {
       ...held(item),
     ]),
     ...held(spotOf(id, 'tie')),
+    ...held(spotOf(id, 'body')),
     ...held(spotOf(id, 'tail')),
   ];
-  const end = (pick: End | 'tie'): StringUnit => ({
+  const end = (pick: SpotKind): StringUnit => ({
     key: pick,
     pick,
     item: null,
@@ -73,5 +75,6 @@ export const stringUnits = oncePer((build: Build): readonly StringUnit[] => {
     return entry.leg === 'aft' ? [unit] : [unit, ...held(item.id)];
   });
   const tie = hasTie(build.carrier) ? [end('tie'), ...held('tie')] : [];
-  return [end('nose'), ...held('nose'), ...tie, ...threaded, end('tail'), ...held('tail')];
+  const body = carrierRoom(build.carrier).hasEyes ? [end('body'), ...held('body')] : [];
+  return [end('nose'), ...held('nose'), ...tie, ...body, ...threaded, end('tail'), ...held('tail')];
 });

@@ -21,7 +21,7 @@ export function LengthsPanel({ cuts, build, system }: LengthsPanelProps) {
     <Fold title="Lengths to cut" gist={<Gist cuts={cuts} build={build} system={system} />}>
       {cuts.map((cut) => {
         const carrier = carrierOfCut(build, cut);
-        const wire = carrier?.wire;
+        const wire = carrier && carrier.kind !== 'body' ? carrier.wire : null;
         const stretch = carrier && stretchWords(carrier, system);
         return (
           <div key={cut.item?.id ?? cut.carrier} className="flex flex-col gap-1.5">

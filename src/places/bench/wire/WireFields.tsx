@@ -4,7 +4,7 @@ import { capital } from '@/words/capital';
 import { CARRIER_WORDS } from '@/words/carrier-words';
 import { addBend, bendTo, straightenOut, withSection } from '@/core/lure/bending';
 import type { Edit } from '@/core/lure/edit';
-import { USUAL_LOOP, type Build, type End } from '@/core/lure/lure';
+import { USUAL_LOOP, type Build, type End, type SpotKind } from '@/core/lure/lure';
 import { wireEnd, type Carrier } from '@/core/carriers/carrier';
 import { never } from '@/core/never';
 import type { BentWire } from '@/core/carriers/bent-wire';
@@ -28,8 +28,21 @@ type Unit = 'mm' | 'in';
 
 export interface WireFieldsProps {
   readonly build: Build;
-  readonly end: End | 'tie' | null;
+  readonly end: SpotKind | null;
   readonly system: UnitSystem;
+}
+
+/** What a carrier is. */
+const MADE_OF = {
+  straightWire: 'The wire',
+  bentWire: 'The wire',
+  line: 'The line',
+  body: 'The body',
+} as const;
+
+/** What people call its size by: how thick its wire or line is, how long its body, m. */
+function tellingM({ wire }: Carrier): number {
+  return wire.kind === 'lureBody' ? wire.lengthM : wire.diameterM;
 }
 
 /** The wire, or one end of it: what is set about it, and for a bent one its bends in turn. */
@@ -37,14 +50,13 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
   const { carrier } = build;
   const unit = system === 'metric' ? 'mm' : 'in';
   const isBent = carrier.kind === 'bentWire';
-  const title =
-    end === null ? (carrier.kind === 'line' ? 'The line' : 'The wire') : capital(CARRIER_WORDS[carrier.kind][end]);
+  const title = end === null ? MADE_OF[carrier.kind] : capital(CARRIER_WORDS[carrier.kind][end]);
   return (
     <>
       <h2 className="text-lg leading-tight font-semibold">{title}</h2>
       <p className="text-sm text-ink-soft">
         {isBent && carrier.bought ? `${carrier.bought.name}, ${carrier.bought.maker}: ` : ''}
-        {carrier.wire.name}, {showLength(carrier.wire.diameterM, system === 'metric' ? 'trade' : 'metric')}
+        {carrier.wire.name}, {showLength(tellingM(carrier), system === 'metric' ? 'trade' : 'metric')}
       </p>
       <LengthFields carrier={carrier} unit={unit} />
       {carrier.kind === 'line' && (end === 'nose' || end === 'tail') && (
@@ -52,7 +64,7 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
       )}
       {carrier.kind === 'line' && end === null && <HowItRests build={build} />}
       {carrier.kind === 'line' && end === 'tail' && <LureBehind build={build} />}
-      {carrier.kind !== 'line' && (end === 'tail' || (end === 'nose' && !isBent)) && (
+      {carrier.kind !== 'line' && carrier.kind !== 'body' && (end === 'tail' || (end === 'nose' && !isBent)) && (
         <EndFields end={end} form={wireEnd(carrier, end)} unit={unit} isBent={isBent} />
       )}
       {isBent && end !== 'tail' && <Bends carrier={carrier} unit={unit} />}
@@ -89,6 +101,8 @@ function LengthFields({ carrier, unit }: { readonly carrier: Carrier; readonly u
           onCommit={(freeRoomM) => change('freeRoom', [{ kind: 'carrier', changes: { freeRoomM } }])}
         />
       );
+    case 'body':
+      return null;
     default:
       return never(carrier, 'LengthFields');
   }

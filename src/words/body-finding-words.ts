@@ -1,0 +1,135 @@
+/** What there is to say of hard baits, soft bodies, flashers and knockers. */
+import { never } from '../core/never';
+import type { Finding } from '../core/judgement/finding';
+import { decimalText, showLength, showMass, type UnitSystem } from '../core/units/write';
+import { degrees } from './angle-words';
+import type { FindingWords } from './bait-words';
+
+export type BodyFinding = Extract<
+  Finding,
+  {
+    code:
+      | 'flasher'
+      | 'widerThanBelly'
+      | 'flasherAgainstHook'
+      | 'flashesOnPause'
+      | 'floats'
+      | 'knocker'
+      | 'nailGrip'
+      | 'nailLeans'
+      | 'nailPlace'
+      | 'bladeAgainstSoft';
+  }
+>;
+
+const FLOATS = { floats: 'Floats', hovers: 'Hovers', sinks: 'Sinks' } as const;
+
+export function bodyFindingWords(finding: BodyFinding, system: UnitSystem): FindingWords {
+  const length = (lengthM: number) => showLength(Math.abs(lengthM), system);
+  switch (finding.code) {
+    case 'flasher': {
+      const hooks = `${finding.hooks} ${finding.hooks === 1 ? 'hook' : 'hooks'} with ${finding.points} points left`;
+      if (finding.wobbleHz === null) {
+        return {
+          title: 'Nothing swings this blade',
+          figure: hooks,
+          why: 'At this speed the body does not wobble: it has neither a lip nor a wake that drives it, or it is too slow.',
+        };
+      }
+      const rate = decimalText(finding.wobbleHz, 1);
+      return {
+        title: finding.ticksHz > 0 ? 'Blade swings, ticks and flashes under the belly' : 'Blade swings under the belly',
+        figure: `${rate} a second, ${degrees(finding.swingRad)} to each side; ${hooks}`,
+        why: 'The wobble of the body swings it; it is not asked to turn. Stopped, it drops and hangs. A treble it stands in for is missing from float, balance and hook count.',
+      };
+    }
+    case 'widerThanBelly':
+      return {
+        title: 'Blade wider than the belly',
+        figure: `${length(finding.bladeM)} under ${length(finding.bellyM)} of body`,
+        why: 'It stands out at both sides and fouls the swing: a narrower or smaller one lies under the body.',
+      };
+    case 'flasherAgainstHook':
+      return finding.clearM < 0
+        ? {
+            title: 'Blade reaches the points of the hook behind it',
+            figure: `${length(finding.clearM)} too far`,
+            why: 'They catch on each other as both swing. A shorter blade, or a hanger further ahead.',
+          }
+        : {
+            title: finding.severity === 'good' ? 'Blade ends ahead of the hook' : 'Blade ends close to the hook',
+            figure: `${length(finding.clearM)} left`,
+            why: 'From its tip, lying back, to where the points begin.',
+          };
+    case 'flashesOnPause':
+      return {
+        title: 'Free all round: it flashes on the pause',
+        figure: `about ${finding.swings} ${finding.swings === 1 ? 'swing' : 'swings'} until it hangs`,
+        why: 'Drawn fast enough it turns about its ring; stopped, it falls from lying back to hanging down.',
+      };
+    case 'floats': {
+      const figure =
+        finding.secondsPerM === null
+          ? `${showMass(Math.abs(finding.inWaterKg), system)} in water`
+          : `${decimalText(finding.secondsPerM, 1)} s a metre, ${showMass(Math.abs(finding.inWaterKg), system)} in water`;
+      return finding.isLost
+        ? {
+            title: 'No longer floats',
+            figure: `${showMass(finding.inWaterKg, system)} too heavy`,
+            why: 'The bare body floats; with what hangs on it, it sinks. Lighter hooks, ring or blade bring it back.',
+          }
+        : { title: FLOATS[finding.is], figure, why: 'All of it at rest, against the water it pushes aside.' };
+    }
+    case 'knocker':
+      switch (finding.knock) {
+        case 'jams':
+          return {
+            title: 'Nail weight stands too proud: it holds the blade',
+            figure: `${length(finding.gapM)} in, ${length(finding.mostM)} is the most`,
+            why: 'The edge of the blade meets it square. Screw it in until the back runs up on it.',
+          };
+        case 'misses':
+          return {
+            title: 'Nail weight too deep: it never knocks',
+            figure: `${length(finding.gapM)} short of the blade`,
+            why: 'The back of the blade comes by without meeting it.',
+          };
+        case 'knocks':
+          return {
+            title: 'Knocks once a turn',
+            figure: `${length(finding.gapM)} in, up to ${length(finding.mostM)}`,
+            why: 'The back of the blade runs up on the end of the nail. The nearer to the most, the more unevenly it turns and flashes.',
+          };
+        default:
+          return never(finding.knock, 'bodyFindingWords');
+      }
+    case 'nailGrip':
+      return {
+        title: 'Nail weight hardly grips',
+        figure: `${length(finding.inM)} in the body, ${length(finding.outM)} out`,
+        why: 'Knocked on, it works loose. A shorter one, or one that is clipped, may stand as far out and hold.',
+      };
+    case 'nailLeans':
+      return {
+        title: 'Nail weight leans',
+        figure: degrees(finding.leanRad),
+        why: 'Upright it takes the knock along itself; aslant each knock turns it further.',
+      };
+    case 'nailPlace':
+      return {
+        title: 'Nail weight not under the widest part of the blade',
+        figure: `${length(finding.behindWidestM)} ${finding.behindWidestM > 0 ? 'behind' : 'ahead of'} it`,
+        why: 'There the back falls away most to its edges, and the knock is widest.',
+      };
+    case 'bladeAgainstSoft':
+      return finding.clearM < 0
+        ? {
+            title: 'Blade beats on the soft body',
+            figure: `${length(finding.clearM)} too far`,
+            why: 'A longer drop of the arm, a smaller blade or a slimmer body lets it turn.',
+          }
+        : { title: 'Blade turns clear of the soft body', figure: length(finding.clearM), why: 'At its usual spread.' };
+    default:
+      return never(finding, 'bodyFindingWords');
+  }
+}
