@@ -17,8 +17,6 @@ export const carrierSchema = z.discriminatedUnion('kind', [
 ]);
 export type Carrier = z.infer<typeof carrierSchema>;
 export type CarrierKind = Carrier['kind'];
-/** What a carrier is made of. */
-export type Stock = Carrier['wire'];
 
 type Rooms = { readonly [K in CarrierKind]: CarrierRoom<Extract<Carrier, { kind: K }>> };
 

@@ -2,9 +2,8 @@
  * What a kind of carrier says for itself. A carrier is what parts are threaded on: a wire, straight or bent. Each kind has a
  * room of its own in this folder; carrier.ts lists them all. A body carries what hangs from its eyes.
  */
-import type { Areas } from '../parts/kinds/room';
+import type { Areas, Plate } from '../parts/kinds/room';
 import type { Wire } from '../parts/kinds/wire';
-import type { Plate } from '../hydro/trim';
 import type { WireEnd } from '../parts/wire-form';
 import type { LengthTerm } from './length-term';
 import type { PlanePlace, Pose, WirePath } from './wire-path';

@@ -25,6 +25,7 @@
  * Source: sums over slender bodies as in any text on towed bodies; coefficients in in-water/bodies.ts.
  */
 import { findRoot } from '../root';
+import type { Plate } from '../parts/kinds/room';
 import { normalSlope, STALLED_NORMAL } from './blade-loads';
 import { GRAVITY_MPS2 } from './water';
 
@@ -49,13 +50,6 @@ export interface TrimBody {
 export interface PlacedPlate extends Plate {
   readonly xM: number;
   readonly yM: number;
-}
-
-/** A flat plate that slopes so far below the axis, from straight ahead; its width over its length. */
-export interface Plate {
-  readonly areaM2: number;
-  readonly aspect: number;
-  readonly downRad: number;
 }
 
 /** A blade's drag at its own place. */

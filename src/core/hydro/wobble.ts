@@ -8,7 +8,7 @@
  *     ω² = ω_s² + K/I,      φ₀ = 3π (½ρU N − c₀)/(8 · ½ρB ω),      it swings where ½ρU N > c₀.
  * Source of the form: R. D. Blevins, Flow-Induced Vibration, 2nd ed., ch. 4, galloping. St, ζ and what N is made of are trade
  * estimates, chosen so that usual divers swing 10 to 25° to each side, five to twelve times a second. Without a wake of its own
- * a body has no such cycle. `wobbleInTime` follows the equation in time, for the test of the formula.
+ * a body has no such cycle. A test follows the equation in time.
  */
 export interface WobblingBody {
   /** Width that its wake comes from, of its lip or of itself, m. */
@@ -37,7 +37,7 @@ const MOST_SWING_RAD = 0.9;
 
 /** The cycle it comes to at this speed; null where it does not swing. @param rho water, kg/m³ @param speedMps m/s */
 export function wobbleOf(body: WobblingBody, rho: number, speedMps: number): Wobble | null {
-  const { gives, stiffness } = termsOf(body, rho, speedMps);
+  const { gives, stiffness } = wobbleTerms(body, rho, speedMps);
   if (!(gives > 0)) return null;
   const omega = Math.sqrt(stiffness / body.inertia);
   const swingRad = (3 * Math.PI * gives) / (8 * 0.5 * rho * body.brakesM5 * omega);
@@ -49,37 +49,12 @@ export function wobbleStarts({ keelNm, inertia, drivesM4 }: WobblingBody, rho: n
   return (2 * settling(keelNm, inertia)) / (rho * drivesM4);
 }
 
-/** The same followed in time from a push until it has settled: slow. */
-export function wobbleInTime(body: WobblingBody, rho: number, speedMps: number, turns = 150): Wobble {
-  const { gives, stiffness } = termsOf(body, rho, speedMps);
-  const steps = 200;
-  const stepS = (2 * Math.PI) / Math.sqrt(stiffness / body.inertia) / steps;
-  const brakes = 0.5 * rho * body.brakesM5;
-  let [angle, turning] = [0.3, 0];
-  let [most, crossings, firstS, lastS] = [0, 0, 0, 0];
-  const turned = (at: number, by: number) => (gives * by - brakes * Math.abs(by) * by - stiffness * at) / body.inertia;
-  for (let step = 0; step < turns * steps; step++) {
-    const before = angle;
-    // Midpoint rule.
-    const [middle, way] = [angle + (stepS / 2) * turning, turning + (stepS / 2) * turned(angle, turning)];
-    angle += stepS * way;
-    turning += stepS * turned(middle, way);
-    if (step < (turns * steps) / 2) continue;
-    most = Math.max(most, Math.abs(angle));
-    if (before < 0 && angle >= 0) {
-      lastS = (step + before / (before - angle)) * stepS;
-      if (crossings === 0) firstS = lastS;
-      crossings++;
-    }
-  }
-  return { rateHz: crossings > 1 ? (crossings - 1) / (lastS - firstS) : 0, swingRad: most };
-}
-
 function settling(keelNm: number, inertia: number): number {
   return 2 * SETTLING * Math.sqrt(Math.max(keelNm, 0) * inertia);
 }
 
-function termsOf({ wakeM, inertia, keelNm, drivesM4 }: WobblingBody, rho: number, speedMps: number) {
+/** What the wake gives at this speed beyond what its settling takes, N·m·s, and how stiff it is held, N·m/rad. */
+export function wobbleTerms({ wakeM, inertia, keelNm, drivesM4 }: WobblingBody, rho: number, speedMps: number) {
   const shedding = (2 * Math.PI * STROUHAL * speedMps) / wakeM;
   return {
     gives: 0.5 * rho * speedMps * drivesM4 - settling(keelNm, inertia),

@@ -6,11 +6,10 @@
  * across grows with a small angle to the flow (slender bodies: twice their base, Munk). Coefficients are trade estimates
  * unless a source is named.
  */
-import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
+import { TURNING_AREAS, type Areas, type Plate } from '../parts/kinds/room';
 import type { Trailer } from '../parts/kinds/trailer';
 import { roomOf } from '../parts/part';
 import { carrierRoom } from '../carriers/carrier';
-import type { Plate } from '../hydro/trim';
 import { stateOf } from '../lure/item-state';
 import type { LaidCarrier, Layout } from '../geometry/layout';
 import { carrierCut, cutLengths, type CutLength } from '../lengths/lengths';

@@ -53,7 +53,9 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
   const pulls = pullsOf(prediction);
   return [
     ...measureFindings(lure.build),
-    ...bladeFindings(lure, layout, spreadsOf(prediction), spare),
+    ...bladeFindings(lure, layout, spreadsOf(prediction), spare, (build) =>
+      spreadsOf(predictSpin(build, context.water, [context.speedMps])),
+    ),
     ...onEachCarrier(lure.build, layout, (build, laid) => [
       ...clevisFindings(build, laid, spare),
       ...armFindings(build, laid),

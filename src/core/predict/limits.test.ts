@@ -72,7 +72,7 @@ describe('limits and identities', () => {
           }
         },
       ),
-      { seed: 17, numRuns: 50 },
+      { seed: 17, numRuns: 60 },
     );
     expect(aside).toBeGreaterThan(20);
     measured(

@@ -44,7 +44,8 @@ export function scaledTo({ bodies, rho, arm, outfit, wobbling }: LureInWater, sh
     massKg: scaled.reduce((sum, { massKg }) => sum + massKg, 0),
     sums: sumsOf(scaled, rho),
     asideSums: sumsOf(
-      scaled.map(({ plate: _, ...body }) => ({ ...body, yM: body.zM })),
+      // A lip stands level across the stream: it turns nothing aside.
+      scaled.map(({ plate, ...body }) => ({ ...body, yM: plate ? 0 : body.zM })),
       rho,
     ),
     arm: armScaled(arm, shared),

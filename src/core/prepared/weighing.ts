@@ -2,7 +2,7 @@
  * The bodies of a laid assembly in the water, as numbers by slot, and their sums: what in-water/bodies.ts and predict/scaled-lure.ts
  * work out. Of a slot whose part stays and lies as long as before, mass and areas are kept.
  */
-import { NO_LEAD, type LeadAreas, type PlacedPlate, type Plate, type TrimSums } from '../hydro/trim';
+import { NO_LEAD, type LeadAreas, type PlacedPlate, type TrimSums } from '../hydro/trim';
 import { GRAVITY_MPS2 } from '../hydro/water';
 import { armCarrying, facedWaterKg, type ArmOutcome } from '../in-water/arm';
 import { besidePath, carrierBodies, crookedBy, STRIP_MIDDLE, type Body } from '../in-water/bodies';
@@ -15,7 +15,7 @@ import type { WirePath } from '../carriers/wire-path';
 import { isLifted } from '../geometry/placed';
 import { oncePer } from '../once';
 import type { Blade } from '../parts/kinds/blade';
-import { TURNING_AREAS, type Areas } from '../parts/kinds/room';
+import { TURNING_AREAS, type Areas, type Plate } from '../parts/kinds/room';
 import { roomOf, type Part } from '../parts/part';
 import { swinging, type ScaledLure } from '../predict/scaled-lure';
 import type { Assembly } from './assembly';

@@ -22,8 +22,6 @@ import { stackedPairs } from '../../geometry/stacking';
 export type Spreads = ReadonlyMap<ItemId, readonly number[]>;
 
 const MOST_BEADS_ADDED = 12;
-/** Beyond the margin, for what else they change. Trade estimate. */
-const SPARE_M = 0.00005;
 
 /** Every turning blade against every hook, in both postures. */
 export function bladeClearances(build: Build, spreads: Spreads, layout: Layout = layOut(build)): Clearance[] {
@@ -36,16 +34,32 @@ export function bladeClearances(build: Build, spreads: Spreads, layout: Layout =
   });
 }
 
-/** Blades against hooks and against each other. @param spreads angles to check each blade at, rad; @param spare beads that a repair may reach for */
-export function bladeFindings(lure: Lure, layout: Layout, spreads: Spreads, spare: readonly Part[]): Finding[] {
-  return [...againstHooks(lure, layout, spreads, spare), ...againstBlades(lure.build, layout, spreads)];
+/**
+ * Blades against hooks and against each other.
+ * @param spreads angles to check each blade at, rad; @param spare beads that a repair may reach for
+ * @param spreadsOf the same of a lure that is mended: beads put in change what its blades meet
+ */
+export function bladeFindings(
+  lure: Lure,
+  layout: Layout,
+  spreads: Spreads,
+  spare: readonly Part[],
+  spreadsOf: (build: Build) => Spreads,
+): Finding[] {
+  return [...againstHooks(lure, layout, spreads, spare, spreadsOf), ...againstBlades(lure.build, layout, spreads)];
 }
 
 function severityOf(clearanceM: number, wantedM: number): Severity {
   return clearanceM < 0 ? 'fault' : clearanceM < wantedM ? 'caution' : 'good';
 }
 
-function againstHooks(lure: Lure, layout: Layout, spreads: Spreads, spare: readonly Part[]): Finding[] {
+function againstHooks(
+  lure: Lure,
+  layout: Layout,
+  spreads: Spreads,
+  spare: readonly Part[],
+  spreadsOf: (build: Build) => Spreads,
+): Finding[] {
   const behind = behindOthers(layout);
   return bladeClearances(lure.build, spreads, layout).flatMap((clearance): Finding[] => {
     const { blade, hook, posture, clearanceM, isHeldByTube } = clearance;
@@ -60,7 +74,7 @@ function againstHooks(lure: Lure, layout: Layout, spreads: Spreads, spare: reado
       clearanceM,
       wantedM: CLEAR_MARGIN_M,
       isHeldByTube,
-      repairs: severity === 'good' ? noRepairs : () => beadRepair(lure, layout, clearance, spreads, spare),
+      repairs: severity === 'good' ? noRepairs : () => beadRepair(lure, layout, clearance, spreads, spare, spreadsOf),
     };
     return [finding];
   });
@@ -119,6 +133,7 @@ function beadRepair(
   clearance: Clearance,
   spreads: Spreads,
   spare: readonly Part[],
+  spreadsOf: (build: Build) => Spreads,
 ): Repair[] {
   const seat = spinSeats(lure.build, layout).find(({ item }) => item.id === clearance.blade);
   const [, aft] = seat?.clevis ? strandIndexes(lure.build, seat.clevis.item.id) : [];
@@ -128,12 +143,16 @@ function beadRepair(
     const edits = [threadParts(lure.build, part, aft + 1, count)];
     const tried = applyEdits(lure, edits);
     if (!tried.ok) return [];
-    const after = bladeClearances(tried.lure.build, spreads).find(
-      ({ blade, hook, posture }) =>
-        blade === clearance.blade && hook === clearance.hook && posture === clearance.posture,
-    );
-    // The beads change how wide it stands a little: what would only just do is not offered.
-    if (after && after.clearanceM >= CLEAR_MARGIN_M + SPARE_M) return [{ code: 'addBeads', count, part, edits }];
+    const { build } = tried.lure;
+    const isClear = (at: Spreads) =>
+      bladeClearances(build, at).some(
+        ({ blade, hook, posture, clearanceM }) =>
+          blade === clearance.blade &&
+          hook === clearance.hook &&
+          posture === clearance.posture &&
+          clearanceM >= CLEAR_MARGIN_M,
+      );
+    if (isClear(spreads) && isClear(spreadsOf(build))) return [{ code: 'addBeads', count, part, edits }];
   }
   return [];
 }

@@ -126,6 +126,13 @@ export interface Areas {
   readonly slopeM2: number;
 }
 
+/** A flat plate in the stream, a lip: how far it slopes below the axis, from straight ahead, and its width over its length. */
+export interface Plate {
+  readonly areaM2: number;
+  readonly aspect: number;
+  readonly downRad: number;
+}
+
 /** A part on its lure: what was done to it, how long it lies, which way round, and what it holds. */
 export interface OnLure<S> {
   readonly state: S;
