@@ -1,4 +1,5 @@
 /** Heads, swivels, bodies on wire, keepers and skirt locks as shapes, in millimetres, front at x = 0 and the axis at y = 0. */
+import { EYE_HEX, eyeRing } from './lure-body-shapes';
 import { headProfile } from '../core/parts/head-form';
 import { radiusProfile } from '../core/parts/bored';
 import type { PartOf } from '../core/parts/part';
@@ -43,6 +44,14 @@ export function headShapes(head: Head): Shape[] {
       stroke: edgeOf(hex, 0.55),
       strokeWidth: OUTLINE_MM,
     },
+    ...(head.eye
+      ? eyeRing(
+          { x: head.eye.atM * MM, y: -head.eye.upM * MM },
+          ((head.eye.insideM + head.eye.wireM) / 2) * MM,
+          head.eye.wireM * MM,
+          EYE_HEX,
+        )
+      : []),
     ...(isBare
       ? [
           {

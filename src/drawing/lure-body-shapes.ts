@@ -13,7 +13,7 @@ import type { Shape } from './shape';
 const MM = 1000;
 const LIP_HEX = '#aebfc2';
 /** Of the eyes at its ends. */
-const EYE_HEX = '#a7adb2';
+export const EYE_HEX = '#a7adb2';
 /** Where its eye is painted, of its length, and how large, of its height. */
 const EYE_AT = 0.13;
 const EYE_SHARE = 0.13;
@@ -95,7 +95,8 @@ export function endEyeShapes(outsideMm: number, wireMm: number): Shape[] {
   return eyeRing({ x: outsideMm / 2, y: 0 }, (outsideMm - wireMm) / 2, wireMm, EYE_HEX);
 }
 
-function eyeRing({ x, y }: Point, radius: number, wire: number, hex: string): Shape[] {
+/** An eye of wire, looked at square. */
+export function eyeRing({ x, y }: Point, radius: number, wire: number, hex: string): Shape[] {
   const ring = ellipse(x, y, radius, radius);
   return [
     { d: ring, stroke: edgeOf(hex, 0.5), strokeWidth: wire },

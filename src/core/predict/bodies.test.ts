@@ -254,7 +254,7 @@ describe('what must come out right of bodies', () => {
   });
 
   it('a nail too deep is missed, one a little proud is knocked once a turn, one too proud holds the blade', () => {
-    const outs = Array.from({ length: 41 }, (_, i) => i / 10_000);
+    const outs = Array.from({ length: 61 }, (_, i) => i / 10_000);
     const order = ['misses', 'knocks', 'jams'];
     const seen = outs.map((outM) => order.indexOf(meetOf(nailed({ outM }))?.knock ?? ''));
     expect(seen).toEqual(seen.toSorted((a, b) => a - b));
@@ -303,11 +303,11 @@ describe('findings on bodies: each triggered, and not', () => {
   const bladed = (id: string) => edited(glint(), { kind: 'swapPart', item: itemId('blade-1'), part: part(id) });
 
   it.each<[string, () => Lure, () => Lure]>([
-    ['knocker fault', () => nailed({ outM: 0.004 }), ember],
+    ['knocker fault', () => nailed({ outM: 0.0055 }), ember],
     ['knocker caution', () => nailed({ outM: 0 }), ember],
     ['nailGrip caution', () => nailed({ outM: 0.0042, clippedM: 0.002 }), ember],
     ['nailLeans caution', () => nailed({ leanRad: 0.3 }), ember],
-    ['nailPlace caution', () => nailed({ atM: 0.0262 }), ember],
+    ['nailPlace caution', () => nailed({ atM: 0.0185 }), ember],
     ['widerThanBelly caution', () => bladed('blade-colorado-k4'), glint],
     ['flasherAgainstHook fault', () => bladed('blade-willow-o4'), glint],
     [
@@ -342,10 +342,10 @@ describe('findings on bodies: each triggered, and not', () => {
 
   it('what is offered for a nail that is missed, held, aslant or out of place mends it', () => {
     for (const [code, lure] of [
-      ['knocker', nailed({ outM: 0.0029 })],
-      ['knocker', nailed({ outM: 0.0005 })],
+      ['knocker', nailed({ outM: 0.0055 })],
+      ['knocker', nailed({ outM: 0.0015 })],
       ['nailLeans', nailed({ leanRad: 0.3 })],
-      ['nailPlace', nailed({ atM: 0.0262 })],
+      ['nailPlace', nailed({ atM: 0.0185 })],
     ] as const) {
       const found = findings(lure).find((each) => each.code === code && each.severity !== 'good');
       const [repair] = found?.repairs() ?? [];

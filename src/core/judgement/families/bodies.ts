@@ -24,7 +24,7 @@ export function usualBody(): LureBody {
 export const UNDERSPIN_FORM: WireForm = {
   startRad: -100 * DEGREE,
   sections: [
-    { section: 'straight', lengthM: 0.0165 },
+    { section: 'straight', lengthM: 0.0105 },
     { section: 'bend', angleRad: 82 * DEGREE, sideRad: 0, insideRadiusM: 0.002, isTie: false },
   ],
   armM: 0.012,

@@ -68,12 +68,7 @@ export const trailerRoom: KindRoom<Trailer, z.infer<typeof trailerStateSchema>> 
       takes: ['nail'],
       isOnlyOne: false,
       hanger: () => ({ hanger: 'bed' }),
-      bearing: ({ bodyM }, { x0M }, at) => ({
-        ...at,
-        alongM: x0M,
-        offAxisM: at.offAxisM - bodyM / 2,
-        coveredToM: null,
-      }),
+      bearing: (_, { x0M }, at) => ({ ...at, alongM: x0M, coveredToM: null }),
     },
   },
   radiusM: ({ bodyM }) => bodyM / 2,
