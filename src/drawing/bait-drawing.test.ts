@@ -57,10 +57,13 @@ describe('the box of a way', () => {
 describe('heads, wire and skirts as drawn', () => {
   it('a head is drawn as long and no higher than it measures, its collar behind it', () => {
     for (const head of partsOfKind('head')) {
-      const { x0, x1, y0, y1 } = extent(headShapes(head));
+      const { eye, ...solid } = head;
+      const { x0, x1, y0, y1 } = extent(headShapes(solid));
       expect(x0).toBeCloseTo(0, 6);
       expect(x1).toBeCloseTo((head.lengthM + head.collarLengthM) * 1000, 6);
       expect(y1 - y0).toBeLessThanOrEqual(head.heightM * 1000 + 1e-6);
+      const topM = eye ? eye.upM + eye.insideM / 2 + eye.wireM : head.heightM;
+      expect(-extent(headShapes(head)).y0).toBeLessThanOrEqual(topM * 1000 + 1e-6);
     }
   });
 

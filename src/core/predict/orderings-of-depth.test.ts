@@ -1,14 +1,10 @@
 /** The builders' orderings of depth, shake and tracking, by their numbers. */
 import { wireOf } from '../carriers/carrier';
-import { RHO, blades, colorados, named, turn, depthOf, shallower, NOT_ASKED, tandem } from '@/testing/comparing';
+import { blades, colorados, named, depthOf, shallower, NOT_ASKED, tandem } from '@/testing/comparing';
 import { describe, expect, it } from 'vitest';
-import { demoLure, edited, itemId, on, part, plainBait, plainBuzz, plainSpinner, withHead } from '@/testing/lures';
+import { demoLure, edited, on, part, plainBait, plainBuzz, plainSpinner, withHead } from '@/testing/lures';
 import { expectOrdering, type Pair } from '@/testing/ordering';
 import { DEMO_LURES } from '@/demo/scenario';
-import { divesTo, type Diver } from '../hydro/diver';
-import { nailIn, nailPlace } from '../hydro/nail-weight';
-import { fishingLine, USUAL_OUTFIT } from '../hydro/outfit';
-import { spinBlade } from '../hydro/spin-blade';
 import { aimOff } from '../hydro/tracking';
 import { LAKE_WATER } from '../hydro/water';
 import { seatPart } from '../lure/editing';
@@ -19,7 +15,6 @@ import { partsOfKind } from '../parts/catalogue';
 import type { PartOf } from '../parts/part';
 import { nominalCrossings } from './crossings';
 import { rides } from './ride';
-import { lureInWater } from './lure-in-water';
 
 describe('what must come out right of depth', () => {
   const areaOf = ({ lengthM, widthM }: PartOf<'blade'>) => lengthM * widthM;
@@ -170,35 +165,6 @@ describe('what must come out right of depth', () => {
       60,
     );
   });
-
-  it('13: a blade ahead of a diving bait lifts it', () => {
-    const divers: readonly Diver[] = [
-      { diveM2: 4e-4, dragM2: 5e-4, sinkingN: -0.01, lipRadiusM: 0.008 },
-      { diveM2: 8e-4, dragM2: 8e-4, sinkingN: -0.03, lipRadiusM: 0.012 },
-      { diveM2: 1.5e-3, dragM2: 1.1e-3, sinkingN: -0.02, lipRadiusM: 0.016 },
-    ];
-    const line = fishingLine(USUAL_OUTFIT.line);
-    const pairs = divers.flatMap((diver, n) =>
-      blades.flatMap((blade) =>
-        // A heavy blade may win at a crawl.
-        [0.8, 1.1, 1.5].map((speedMps): Pair => {
-          const setting = { waterDensityKgM3: RHO, speedMps, tipHeightM: 1 };
-          const turning = turn(blade, speedMps);
-          const { weightInWaterN } = spinBlade(blade, RHO);
-          const depth = (ahead: Parameters<typeof divesTo>[1]) => {
-            const shape = divesTo(diver, ahead, line, setting, 15);
-            return shape.outcome === 'sinks' ? shape.depthM : 0;
-          };
-          return {
-            name: `${named(blade)} before bait ${n + 1} at ${speedMps} m/s`,
-            less: depth({ turning, weightInWaterN, gapM: 0.15 }),
-            more: depth(null),
-          };
-        }),
-      ),
-    );
-    expectOrdering('13. Depth of a diving bait with a blade ahead above that without', pairs, 60);
-  });
 });
 
 describe('what must come out right of shake and tracking', () => {
@@ -244,38 +210,5 @@ describe('what must come out right of shake and tracking', () => {
     }
     expect(aimOff(aside(one, 1.2), 15)).toBeCloseTo(15 * Math.tan(aside(one, 1.2)), 12);
     expect(aside(plainBait(), 1.2)).toBe(0);
-  });
-
-  it('16: a small nail weight upright under the blade hardly changes balance, lengthwise aft it does', () => {
-    const pairs = partsOfKind('trailer').flatMap((trailer) =>
-      [0.0006, 0.001, 0.0016].map((massKg): Pair => {
-        // A soft body on the hook of a bait, with and without the nail in it.
-        const bare = plainBait();
-        const lure = edited(bare, seatPart(bare.build, part(trailer.id), on('hook-1', 'pushed')));
-        const { bodies } = lureInWater(lure.build, LAKE_WATER, USUAL_OUTFIT);
-        const soft = bodies.find(({ of }) => of === itemId('trailer-1'));
-        if (!soft) throw new Error('the trailer is a body');
-        const front = soft.xM - trailer.lengthM / 2;
-        const place = {
-          // The widest part of a blade on a short arm hangs under the fore end of the body.
-          middleXM: front + 0.012,
-          bellyYM: soft.yM - trailer.bodyM / 2,
-          tailXM: front + trailer.lengthM,
-          axisYM: soft.yM,
-        };
-        const nail = { massKg, densityKgM3: 18_000, lengthM: 0.012 };
-        const balance = (all: readonly { readonly xM: number; readonly massKg: number }[]) =>
-          all.reduce((sum, each) => sum + each.massKg * each.xM, 0) / all.reduce((sum, each) => sum + each.massKg, 0);
-        const shifted = (way: 'upright' | 'lengthwise') =>
-          Math.abs(balance([...bodies, nailIn(nail, nailPlace(nail, place, way))]) - balance(bodies));
-        expect(shifted('upright')).toBeLessThan(0.002);
-        return {
-          name: `${massKg * 1000} g in ${trailer.name} ${trailer.label ?? ''}`,
-          less: 2 * shifted('upright'),
-          more: shifted('lengthwise'),
-        };
-      }),
-    );
-    expectOrdering('16. Twice the shift of the middle of mass by an upright nail weight below that by one aft', pairs);
   });
 });
