@@ -82,6 +82,7 @@ describe('own parts', () => {
 
   it('go out as a file and come back the same; a faulty file names its first fault', () => {
     const text = writePartsFile(CATALOGUE);
+    expect(writePartsFile([...CATALOGUE].reverse())).toBe(text);
     const reading = readPartsFile(text);
     if (!reading.ok) throw new Error('it was just written');
     expect(writePartsFile(reading.parts)).toBe(text);

@@ -4,6 +4,7 @@
  */
 import * as z from 'zod/mini';
 import '../schema';
+import { byId } from '../by-id';
 import { lureSchema, type Lure } from '../lure/lure';
 import { LURE_VERSION, migrateLure } from './migrate';
 import { faultyField, readPlainJson, type PlainJsonProblem } from '../plain-data';
@@ -35,9 +36,7 @@ export type LureFileReading =
 export function writeLureFile(lure: Lure): string {
   const sorted = (build: Lure['build']) => ({
     ...build,
-    items: Object.fromEntries(
-      Object.entries(build.items).sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })),
-    ),
+    items: Object.fromEntries(Object.entries(build.items).sort(([a], [b]) => byId(a, b))),
   });
   const tidy = {
     ...lure,

@@ -5,6 +5,7 @@
  * can be stacked interleaved or nested and a bead can sit inside one.
  */
 import * as z from 'zod/mini';
+import { byId } from '../by-id';
 import { daySchema, noteText, partLengthOrNoneM, shortText } from '../schema';
 import { partSchema, stateSchema } from '../parts/part';
 import { HOWS } from '../parts/kinds/room';
@@ -191,7 +192,6 @@ function holderOf(seat: Seat): Holder | null {
 
 /** What each holder of a build holds: worked out once for each set of items, which never changes. */
 const HELD = new WeakMap<Build['items'], ReadonlyMap<Holder | null, Item[]>>();
-const BY_ID = new Intl.Collator('en', { numeric: true });
 
 /** Items hung, tied or pushed on this item or wire end, in the order of their ids. */
 export function childrenOf({ items }: Pick<Build, 'items'>, parent: Holder): readonly Item[] {
@@ -200,7 +200,7 @@ export function childrenOf({ items }: Pick<Build, 'items'>, parent: Holder): rea
 
 function holdAll(items: Build['items']): ReadonlyMap<Holder | null, Item[]> {
   const held = new Map<Holder | null, Item[]>();
-  for (const item of Object.values(items).sort((a, b) => BY_ID.compare(a.id, b.id))) {
+  for (const item of Object.values(items).sort((a, b) => byId(a.id, b.id))) {
     const holder = holderOf(item.seat);
     const beside = held.get(holder);
     if (beside) beside.push(item);

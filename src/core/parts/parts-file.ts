@@ -4,6 +4,7 @@
  */
 import * as z from 'zod/mini';
 import '../schema';
+import { byId } from '../by-id';
 import { faultyField, readPlainJson, type PlainJsonProblem } from '../plain-data';
 import { partSchema, type Part } from './part';
 
@@ -33,7 +34,7 @@ export type PartsFileReading =
  * file.
  */
 export function writePartsFile(parts: readonly Part[]): string {
-  const sorted = [...parts].sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
+  const sorted = [...parts].sort((a, b) => byId(a.id, b.id));
   const lines = sorted.map((part) => `    ${JSON.stringify(partSchema.parse(part))}`).join(',\n');
   const head = `{\n  "format": "${PARTS_FILE_FORMAT}",\n  "version": ${PARTS_FILE_VERSION},\n  "parts": [\n`;
   return `${head}${lines}\n  ]\n}\n`;
