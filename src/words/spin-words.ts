@@ -22,7 +22,7 @@ export function outcomeWords(prediction: NotTurning): { readonly short: string; 
         why:
           prediction.reason === 'noFlow'
             ? 'No water moves past it.'
-            : 'Friction holds it at this speed: go faster, or free what it turns on.',
+            : 'Friction of what it turns on, or a part that it meets, holds it at this speed: go faster, or free it.',
       };
     case 'outsideModel':
       return {

@@ -14,7 +14,7 @@ export interface NailFieldsProps {
   readonly unit: 'mm' | 'in';
 }
 
-const MOST_OUT_MM = 6;
+const MOST_OUT_MM = 10;
 
 /** Where a nail weight sits in its body, and how far it stands out of it. */
 export function NailFields({ item, state, unit }: NailFieldsProps) {
