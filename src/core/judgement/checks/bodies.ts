@@ -126,7 +126,7 @@ function knocker(met: NailMeet): Finding[] {
       knock,
       gapM,
       mostM,
-      repairs: knock === 'knocks' ? noRepairs : () => [setNail(nail, state, state.outM + gapM + mostM / 2)].flat(),
+      repairs: knock === 'knocks' ? noRepairs : () => setNail(nail, state, state.outM + gapM + mostM / 2),
     },
   ];
   const inM = nailLengthM(nail.part, state) - state.outM;
