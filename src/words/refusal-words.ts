@@ -1,5 +1,6 @@
 /** Why a change cannot be, in a sentence. */
 import { never } from '../core/never';
+import { showLengthBoth } from '../core/units/write';
 import type { Bounded, Refusal } from '../core/lure/structure';
 import { CARRIER_WORDS } from './carrier-words';
 import { KIND_WORDS } from './part-words';
@@ -46,6 +47,8 @@ export function refusalWords(refusal: Refusal | { readonly code: 'nothingToDo' }
         default:
           return `A ${KIND_WORDS[refusal.kind].one} cannot be put on this end of the wire.`;
       }
+    case 'offBody':
+      return `A ${KIND_WORDS[refusal.kind].one} has to sit in the body, which is ${showLengthBoth(refusal.lengthM, 'metric')} long.`;
     case 'nothingToHoldIt': {
       const [what, holder] = [KIND_WORDS[refusal.kind].one, KIND_WORDS[refusal.onKind].one];
       const verb = {

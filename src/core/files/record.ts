@@ -207,7 +207,7 @@ function itemsOf(build: Build, carriers: readonly CarrierId[]): string[] {
     carriers.includes(id) ? strand.map(({ item }) => item) : [],
   );
   const seated = Object.values(build.items).flatMap(({ id, seat }) =>
-    (seat.on === 'end' || seat.on === 'tie') && seat.carrier && carriers.includes(seat.carrier) ? [id] : [],
+    'carrier' in seat && seat.carrier && carriers.includes(seat.carrier) ? [id] : [],
   );
   return [...new Set([...threaded, ...seated])];
 }

@@ -38,6 +38,8 @@ export type Refusal =
   | { readonly code: 'notMade' }
   | { readonly code: 'noSuchPlace'; readonly index: number; readonly length: number }
   | { readonly code: 'cannotSit'; readonly item: ItemId; readonly kind: PartKind; readonly seat: Seat['on'] }
+  /** Further back than the body is long. */
+  | { readonly code: 'offBody'; readonly item: ItemId; readonly kind: PartKind; readonly lengthM: number }
   | {
       readonly code: 'nothingToHoldIt';
       readonly item: ItemId;
@@ -211,7 +213,9 @@ function seatProblem(build: Build, item: Item): Refusal | null {
   if (seat.on === 'body') {
     const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);
     if (!on) return { code: 'unknownCarrier', carrier: seat.carrier ?? FIRST_CARRIER };
-    return canSitInBody(kind, on.carrier) ? null : { code: 'cannotSit', item: item.id, kind, seat: 'body' };
+    if (!canSitInBody(kind, on.carrier)) return { code: 'cannotSit', item: item.id, kind, seat: 'body' };
+    const { lengthM } = on.carrier.kind === 'body' ? on.carrier.wire : { lengthM: 0 };
+    return seat.atM > lengthM ? { code: 'offBody', item: item.id, kind, lengthM } : null;
   }
   if (seat.on === 'tie') {
     const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);

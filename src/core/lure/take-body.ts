@@ -46,13 +46,15 @@ function isOn(seat: Seat, carrier: CarrierId): seat is OnBody {
 
 /**
  * The edits that take this body in place of what the line pulls now. What hung from a moulded eye hangs from the eye that
- * stands in its place, as far as the new body has one; what has none comes off.
+ * stands in its place, as far as the new body has one; what has none comes off, and so does what is screwed in behind its end.
  */
 export function takeBody(build: Build, body: LureBody): Edit[] {
-  const moulded = hangersOf(build).filter(({ part }) => part.kind === 'screwEye' && part.style === 'moulded');
+  const hangers = hangersOf(build);
+  const moulded = hangers.filter(({ part }) => part.kind === 'screwEye' && part.style === 'moulded');
+  const beyond = hangers.filter((each) => !moulded.includes(each) && each.seat.atM > body.lengthM);
   const eye = mouldedEye(body);
   const edits: Edit[] = [{ kind: 'carry', carrier: { kind: 'body', wire: body } }];
-  const gone = moulded.slice(body.bellyEyesM.length).map(({ id }) => hangingOn(build, id));
+  const gone = [...moulded.slice(body.bellyEyesM.length), ...beyond].map(({ id }) => hangingOn(build, id));
   const [items, carriers] = [gone.flatMap((each) => each.items), gone.flatMap((each) => each.carriers)];
   if (items.length > 0) edits.push({ kind: 'remove', items, ...(carriers.length > 0 ? { carriers } : {}) });
   let grown = build;

@@ -18,6 +18,7 @@ import { LAKE_WATER } from '../hydro/water';
 import { wobbleOf, wobbleStarts } from '../hydro/wobble';
 import { findings } from '../judgement/findings';
 import { lureMass } from '../lengths/mass';
+import { applyEdits } from '../lure/edit';
 import { seatPart } from '../lure/editing';
 import { lureIdSchema, type Build, type Lure } from '../lure/lure';
 import { structureProblem } from '../lure/structure';
@@ -95,14 +96,34 @@ describe('any body', () => {
           (lure, { id }) => edited(lure, seatPart(lure.build, part('ring-k2'), on(id, 'hung'))),
           bare,
         );
-        const after = edited(dressed, ...takeBody(dressed.build, to));
+        const atM = 0.9 * from.lengthM;
+        const screwed = edited(
+          dressed,
+          seatPart(dressed.build, part('screw-eye-08-10'), { on: 'body', side: 'back', atM }),
+        );
+        const after = edited(screwed, ...takeBody(screwed.build, to));
         expect(structureProblem(after.build)).toBeNull();
-        expect(hangersOf(after.build).map(({ seat }) => seat.atM)).toEqual(to.bellyEyesM);
+        const stays = atM <= to.lengthM ? [atM] : [];
+        expect(hangersOf(after.build).map(({ seat }) => seat.atM)).toEqual(
+          [...to.bellyEyesM, ...stays].sort((a, b) => a - b),
+        );
         const rings = Object.values(after.build.items).filter(({ part: { kind } }) => kind === 'splitRing');
         expect(rings).toHaveLength(Math.min(from.bellyEyesM.length, to.bellyEyesM.length));
       }),
       { seed: 19, numRuns: 80 },
     );
+  });
+
+  it('holds a screw eye as far back as it is long, and refuses it further back in an edit and in a file', () => {
+    const [body] = BODIES;
+    if (!body) throw new Error('there are bodies');
+    const bare = bareBody(body);
+    const eyeAt = (atM: number) => seatPart(bare, part('screw-eye-08-10'), { on: 'body', side: 'back', atM });
+    const held = edited(ofBuild(bare), eyeAt(body.lengthM));
+    expect(applyEdits(ofBuild(bare), [eyeAt(body.lengthM + 0.001)])).toMatchObject({ refusal: { code: 'offBody' } });
+    const spoiled = { ...held, build: { ...held.build, carrier: { kind: 'body', wire: { ...body, lengthM: 0.04 } } } };
+    expect(body.lengthM).toBeGreaterThan(0.04);
+    expect(JSON.stringify(readLureFile(writeLureFile(spoiled as Lure)))).toContain('"code":"offBody"');
   });
 
   it('is predicted at the speeds it is fished: finite, or named; floats, hovers or sinks as its weight in water says', () => {

@@ -17,6 +17,7 @@ import { BAIT_HANG_WORDS } from '@/words/line-part-words';
 import { CONDITION_WORDS, FIXING_WORDS } from '@/words/part-words';
 import { showDraft } from '@/desk/desk-state';
 import { change, doDraft } from '@/desk/open-lure';
+import { EyeFields } from './EyeFields';
 import { NailFields } from './NailFields';
 import { SnellFields } from './SnellFields';
 
@@ -214,7 +215,7 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
     case 'nail':
       return <NailFields item={item} state={state} unit={unit} />;
     case undefined:
-      return null;
+      return part.kind === 'screwEye' && part.style === 'screw' ? <EyeFields item={item} unit={unit} /> : null;
     default:
       return never(state, 'PieceFields');
   }
