@@ -5,10 +5,11 @@ import { never } from '../core/never';
 import { showLength, type UnitSystem } from '../core/units/write';
 import { partTitle } from './part-words';
 
-export function costWords(cost: Cost, build: Build, system: UnitSystem): string {
+/** @param from the made build, which still has what came off; @param to what it becomes */
+export function costWords(cost: Cost, from: Build, to: Build, system: UnitSystem): string {
   const names = (ids: readonly ItemId[]) =>
     ids
-      .map((id) => build.items[id]?.part)
+      .map((id) => (to.items[id] ?? from.items[id])?.part)
       .map((part) => (part ? partTitle(part) : 'a part'))
       .join(', ');
   switch (cost.code) {
@@ -18,6 +19,8 @@ export function costWords(cost: Cost, build: Build, system: UnitSystem): string 
       return `takes another body: ${partTitle(cost.part)}`;
     case 'screws':
       return `screws in or out: ${names(cost.items)}`;
+    case 'leavesHole':
+      return `leaves a hole where this was, to be filled and left to set: ${names(cost.items)}`;
     case 'opensBodyEye':
       return `bends the body’s own eye open and shut, as there is no ring: ${names(cost.items)}`;
     case 'changesBladeAtClevis':

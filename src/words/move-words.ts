@@ -79,8 +79,8 @@ export function minutesWords({ minutes }: Pick<Effort, 'minutes'>): string {
 }
 
 /** What has to give way, in order; empty where one piece is worked at. */
-export function effortWords({ costs }: Effort, build: Build, system: UnitSystem): string {
-  return costs.map((cost) => costWords(cost, build, system)).join('; ');
+export function effortWords({ costs }: Effort, build: Build, to: Build, system: UnitSystem): string {
+  return costs.map((cost) => costWords(cost, build, to, system)).join('; ');
 }
 
 const LEVER_NAMES = {

@@ -140,7 +140,8 @@ describe('any lure that can be reached', () => {
               expectWords(title, figure, why);
             }
           }
-          for (const cost of costOfChange(start.build, lure.build)) expectWords(costWords(cost, lure.build, system));
+          for (const cost of costOfChange(start.build, lure.build))
+            expectWords(costWords(cost, start.build, lure.build, system));
           for (const { at } of predictSpin(lure.build, LAKE_WATER, [0, speedMps, 9]).blades) {
             for (const each of at) {
               if (doesTurn(each)) continue;

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { edited, itemId, on, part, plainSpinner, TAIL } from '@/testing/lures';
+import { demoLure, edited, itemId, on, part, plainSpinner, TAIL } from '@/testing/lures';
 import { costWords } from '../../words/cost-words';
 import { seatPart, takeOff } from '../lure/editing';
-import type { Lure } from '../lure/lure';
+import type { Edit } from '../lure/edit';
+import { itemOf, type Lure } from '../lure/lure';
 import { effortOf } from '../tune/effort';
 import { costOfChange } from './cost';
 
@@ -21,7 +22,7 @@ describe('a treble wrapped into the loop of a made spinner', () => {
     expect(codes(ringed)).toEqual(['cutsHook', 'opensRing']);
     expect(codes(put(bare, 'hook-open-6', TAIL))).toEqual(['cutsHook', 'opensEye']);
     const [cut] = costs(ringed);
-    expect(cut && costWords(cut, ringed.build, 'metric')).toMatch(
+    expect(cut && costWords(cut, made.build, ringed.build, 'metric')).toMatch(
       /^cuts off the hook, never the wire’s eye: Treble hook .*\. Eye protection on/,
     );
   });
@@ -52,5 +53,26 @@ describe('a treble wrapped into the loop of a made spinner', () => {
     expect(effort).toMatchObject({ undoing: 'destroys' });
     expect(effort.tools).toEqual(expect.arrayContaining(['cutters', 'ringPliers']));
     expect(effort.minutes).toBeLessThan(10);
+  });
+});
+
+describe('a nail weight in a made underspin', () => {
+  const made = demoLure('mirrow-ember');
+  const nail = itemId('nailWeight-1');
+  const { state } = itemOf(made.build, nail);
+  if (state?.of !== 'nail') throw new Error('it has a nail weight');
+  const costs = (edit: Edit) => {
+    const to = edited(made, edit).build;
+    return costOfChange(made.build, to).map((cost) => costWords(cost, made.build, to, 'metric'));
+  };
+  const moved = (next: Partial<typeof state>) =>
+    costs({ kind: 'adjust', item: nail, changes: { state: { ...state, ...next } } });
+
+  it('leaves a hole where it was when it comes out or goes elsewhere, and none when it is screwed deeper', () => {
+    const hole = /^leaves a hole where this was.*Tungsten nail weight/;
+    expect(costs({ kind: 'remove', items: [nail] })).toContainEqual(expect.stringMatching(hole));
+    expect(moved({ atM: state.atM + 0.002 })).toContainEqual(expect.stringMatching(hole));
+    expect(moved({ outM: state.outM + 0.001 })).not.toContainEqual(expect.stringMatching(hole));
+    expect(moved({ outM: state.outM + 0.001 })).toContainEqual(expect.stringMatching(/^screws in or out/));
   });
 });

@@ -19,6 +19,8 @@ export type Cost =
   | { readonly code: 'otherBody'; readonly part: Part }
   /** Screwed in or out. */
   | { readonly code: 'screws'; readonly items: readonly ItemId[] }
+  /** Taken out, or screwed in somewhere else: where it was is a hole. */
+  | { readonly code: 'leavesHole'; readonly items: readonly ItemId[] }
   /** An eye of the body itself bent open, for what hangs in it without a ring. */
   | { readonly code: 'opensBodyEye'; readonly items: readonly ItemId[] }
   | { readonly code: 'changesBladeAtClevis'; readonly items: readonly ItemId[] }
@@ -61,6 +63,8 @@ export function costOfChange(from: Build, to: Build): Cost[] {
   if (cutOff.length > 0) costs.push({ code: 'cutsHook', parts: cutOff.map((id) => itemOf(from, id).part) });
   const screwed = changed.filter((id) => heldBy(id).includes('screw'));
   if (screwed.length > 0) costs.push({ code: 'screws', items: screwed });
+  const left = screwed.filter((id) => isElsewhere(from.items[id], to.items[id]));
+  if (left.length > 0) costs.push({ code: 'leavesHole', items: left });
   const byBodyEye = changed.filter((id) => heldBy(id).includes('bodyEye'));
   if (byBodyEye.length > 0) costs.push({ code: 'opensBodyEye', items: byBodyEye });
   const byEye = changed.filter((id) => heldBy(id).includes('eye'));
@@ -81,6 +85,13 @@ export function costOfChange(from: Build, to: Build): Cost[] {
     return id in to.items || seat?.on !== 'item' || !cutOff.includes(seat.item);
   });
   return [...costs, ...tiesAgain(staying, heldBy)];
+}
+
+/** Whether what was screwed in is gone, or sits in another hole now: how far a nail stands out is none. */
+function isElsewhere(was: Item | undefined, is: Item | undefined): boolean {
+  if (!was || (was.part.kind === 'screwEye' && was.part.style === 'moulded')) return false;
+  const hole = ({ seat, state }: Item) => [seat, state?.of === 'nail' ? [state.atM, state.leanRad] : null];
+  return !is || !isSame(hole(was), hole(is));
 }
 
 /** Joined carriers that have to be made anew, each from its own wire. */

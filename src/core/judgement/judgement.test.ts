@@ -243,7 +243,7 @@ describe('what a change costs on a made lure', () => {
     const needle = demoLure('suvra-needle');
     const bladed = edited(needle, { kind: 'swapPart', item: itemId('blade-1'), part: part('blade-willow-k3') });
     const costs = costOfChange(needle.build, bladed.build);
-    expect(costs.map((each) => costWords(each, bladed.build, 'metric'))).toEqual([
+    expect(costs.map((each) => costWords(each, needle.build, bladed.build, 'metric'))).toEqual([
       'cuts the wire: new 1.00 mm wire, 159 mm',
     ]);
     const beaded = edited(design, threadParts(design.build, part('bead-brass-3'), 0, 2));

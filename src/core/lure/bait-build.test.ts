@@ -48,7 +48,7 @@ describe('what a change costs on a made bait', () => {
     const beaded = edited(wrapped, threadParts(wrapped.build, part('bead-glass-4-amber'), 0));
     expect(costOfChange(wrapped.build, beaded.build).map(({ code }) => code)).toEqual(['cutsWire']);
     for (const cost of costOfChange(wrapped.build, sound.build)) {
-      expect(costWords(cost, sound.build, 'metric').length).toBeGreaterThan(10);
+      expect(costWords(cost, wrapped.build, sound.build, 'metric').length).toBeGreaterThan(10);
     }
   });
 });

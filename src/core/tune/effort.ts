@@ -30,6 +30,7 @@ const BY_COST: Readonly<Record<Exclude<Cost['code'], 'cutsWire' | 'newHead' | 'c
   opensEye: ['hangByEye'],
   otherBody: ['takeBody', 'hangByRing'],
   screws: ['screwIn'],
+  leavesHole: [],
   opensBodyEye: ['openBodyEye'],
   cutsTube: ['cutTubes', 'shrinkTube'],
   bendsWire: ['turnDown'],

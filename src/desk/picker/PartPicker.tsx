@@ -378,10 +378,11 @@ function CostNote({
 }) {
   const applied = applyEdits(lure, edits);
   if (!lure.made || !applied.ok) return null;
-  const costs = costOfChange(lure.made.build, applied.lure.build);
+  const [from, to] = [lure.made.build, applied.lure.build];
+  const costs = costOfChange(from, to);
   return (
     <p className="rounded-md bg-caution-soft px-2.5 py-2 text-sm">
-      This lure is made. Such a change {costs.map((cost) => costWords(cost, applied.lure.build, system)).join('; ')}.
+      This lure is made. Such a change {costs.map((cost) => costWords(cost, from, to, system)).join('; ')}.
     </p>
   );
 }

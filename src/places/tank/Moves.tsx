@@ -9,7 +9,7 @@ import type { BareFinding } from '@/core/tune/promise';
 import type { Ranked } from '@/core/tune/rank';
 import type { Want } from '@/core/tune/target';
 import { noRepairs, type Finding } from '@/core/judgement/finding';
-import { applyEdits } from '@/core/lure/edit';
+import { applyEdits, type Edit } from '@/core/lure/edit';
 import type { Lure } from '@/core/lure/lure';
 import { askAgain, showDraft, useDesk } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
@@ -204,7 +204,7 @@ function MoveRow({ lure, told, wants, before, measures }: MoveRowProps) {
         </p>
         {isOpen && (
           <p className="text-sm text-ink-soft">
-            {effortWords(effort, lure.build, system) || 'Nothing has to give way.'}
+            {effortWords(effort, lure.build, builtAfter(lure, move.edits), system) || 'Nothing has to give way.'}
             {move.twins.length > 0
               ? ` The same by ${[...new Set(move.twins.map(({ maker }) => maker))].join(', ')}.`
               : ''}
@@ -284,13 +284,12 @@ function makeIt(lure: Lure, { ranked: { move } }: ToldMove, name: string) {
   if (change('tune', [...move.edits, ...before, after])) useDesk.setState({ draft: null });
 }
 
-function titleOf(
-  finding: BareFinding,
-  lure: Lure,
-  edits: Parameters<typeof applyEdits>[1],
-  system: CardMeasures['system'],
-): string {
+function titleOf(finding: BareFinding, lure: Lure, edits: readonly Edit[], system: CardMeasures['system']): string {
+  return findingWords({ ...finding, repairs: noRepairs } as Finding, builtAfter(lure, edits), system).title;
+}
+
+/** What a move makes of the lure; the lure as it is where it cannot be made. */
+function builtAfter(lure: Lure, edits: readonly Edit[]): Lure['build'] {
   const done = edits.length > 0 ? applyEdits(lure, edits) : null;
-  const build = done?.ok ? done.lure.build : lure.build;
-  return findingWords({ ...finding, repairs: noRepairs } as Finding, build, system).title;
+  return done?.ok ? done.lure.build : lure.build;
 }

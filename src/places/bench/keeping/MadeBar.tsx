@@ -64,7 +64,7 @@ export function MadeBar({ lure, system }: { readonly lure: Lure; readonly system
         <>
           <ul className="list-disc rounded-md bg-caution-soft py-1.5 pr-2 pl-7" data-testid="costs">
             {costs.map((cost) => (
-              <li key={cost.code}>{costWords(cost, build, system)}</li>
+              <li key={cost.code}>{costWords(cost, made?.build ?? build, build, system)}</li>
             ))}
           </ul>
           <Button onClick={mark}>Done: made so</Button>
