@@ -35,3 +35,21 @@ test('a knocker is set by ear: too proud it holds the blade, one press lets it k
   await bench.button('Undo').click();
   await expect(out).toHaveValue(mended);
 });
+
+test('a blade under a belly swings and ticks; one that reaches the hook is told, and undone with the keyboard', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/bench?lure=halvane-glint');
+  await expect(bench.faults()).toHaveCount(0);
+  await bench.showChecksInOrder();
+  await expect(bench.findings()).toContainText('Blade swings, ticks and flashes under the belly');
+  await bench.swap(/blade/, 'blade-willow-o4');
+  await expect(bench.faults()).toContainText(['Blade reaches the points of the hook behind it']);
+  await page.keyboard.press('Control+z');
+  await expect(bench.faults()).toHaveCount(0);
+  await bench.button('How it sounds').click();
+  await expect(page.getByRole('dialog', { name: 'How it sounds' }).getByRole('listitem').first()).toContainText(
+    /blade/,
+  );
+});
