@@ -3,9 +3,8 @@ import { lineLengthM } from '../schema';
 import { knotLength, loopLength } from '../parts/knots';
 import { lineSchema } from '../parts/kinds/line';
 import { wireEndSchema, type WireEnd } from '../parts/wire-form';
-import { ofWire, piecesOf } from './of-wire';
+import { ofWire, piecesOf, STRAIGHT } from './of-wire';
 import type { CarrierRoom } from './room';
-import { ALONG_X } from './wire-path';
 
 /**
  * A line, which bends wherever it is not pulled straight: a leader, a harness. `wire` is what it is made of. `lengthM` is its
@@ -44,12 +43,7 @@ export const lineRoom: CarrierRoom<LineCarrier> = {
   isLimp: true,
   runM: ({ lengthM, nose, tail, wire: { diameterM } }) =>
     Math.max(lengthM - endM(nose, diameterM) - endM(tail, diameterM), 0),
-  lie: () => ({
-    lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X, skin: ALONG_X },
-    path: null,
-    pulledAt: null,
-    outline: null,
-  }),
+  lie: () => STRAIGHT,
   terms: ({ lengthM, spareM }) => [
     { code: 'finished', lengthM },
     ...(spareM > 0 ? [{ code: 'spare', lengthM: spareM } as const] : []),

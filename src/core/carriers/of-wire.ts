@@ -3,7 +3,8 @@ import { WIRE_DRAG } from '../parts/kinds/room';
 import { densityOf } from '../parts/material';
 import type { Wire } from '../parts/kinds/wire';
 import type { Line } from '../parts/kinds/line';
-import type { CarrierPiece } from './room';
+import type { CarrierPiece, Lie } from './room';
+import { ALONG_X } from './wire-path';
 
 /** A piece of wire or line: how long, where its middle is, and of its length what stands across the stream, m. */
 export interface PieceOfWire {
@@ -41,3 +42,11 @@ export const ofWire = {
   massKg: ({ wire }: { readonly wire: Wire | Line }, inLureM: number) => wireMass(wire, inLureM),
   skinM: null,
 } as const;
+
+/** How wire or line lies that is not bent: all its lines are one. */
+export const STRAIGHT: Lie = {
+  lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X, skin: ALONG_X },
+  path: null,
+  pulledAt: null,
+  outline: null,
+};

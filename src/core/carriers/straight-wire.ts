@@ -2,8 +2,7 @@ import * as z from 'zod/mini';
 import { wireLengthM } from '../schema';
 import { wireSchema } from '../parts/kinds/wire';
 import { wireEndSchema } from '../parts/wire-form';
-import { ALONG_X } from './wire-path';
-import { ofWire, piecesOf } from './of-wire';
+import { ofWire, piecesOf, STRAIGHT } from './of-wire';
 import type { CarrierRoom } from './room';
 
 /** A straight wire. `freeRoomM` is the play left between the stack and the nose wraps. */
@@ -27,12 +26,7 @@ export const straightWireRoom: CarrierRoom<StraightWire> = {
   isLimp: false,
   isAsLongAsItsStack: true,
   runM: ({ freeRoomM }, stackM) => freeRoomM + stackM,
-  lie: () => ({
-    lines: { run: ALONG_X, trail: ALONG_X, head: ALONG_X, tie: ALONG_X, skin: ALONG_X },
-    path: null,
-    pulledAt: null,
-    outline: null,
-  }),
+  lie: () => STRAIGHT,
   terms: ({ freeRoomM }, stackM) => [
     { code: 'freeRoom', lengthM: freeRoomM },
     { code: 'stack', lengthM: stackM },

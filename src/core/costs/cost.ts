@@ -7,6 +7,7 @@ import { isSame } from '../same';
 import { carrierRoom, opensAgain, wireEnd, wireOf, type Carrier } from '../carriers/carrier';
 import type { Line } from '../parts/kinds/line';
 import type { Wire } from '../parts/kinds/wire';
+import { isMouldedEye } from '../parts/kinds/screw-eye';
 import type { Part } from '../parts/part';
 import { layOut } from '../geometry/layout';
 import { carrierCut, cutLengths, wireCut } from '../lengths/lengths';
@@ -89,7 +90,7 @@ export function costOfChange(from: Build, to: Build): Cost[] {
 
 /** Whether what was screwed in is gone, or sits in another hole now: how far a nail stands out is none. */
 function isElsewhere(was: Item | undefined, is: Item | undefined): boolean {
-  if (!was || (was.part.kind === 'screwEye' && was.part.style === 'moulded')) return false;
+  if (!was || isMouldedEye(was.part)) return false;
   const hole = ({ seat, state }: Item) => [seat, state?.of === 'nail' ? [state.atM, state.leanRad] : null];
   return !is || !isSame(hole(was), hole(is));
 }
@@ -163,15 +164,20 @@ function holder(
   if (parent.part.kind === 'splitRing') return 'ring';
   if (parent.part.kind === 'link') return 'thread';
   if (parent.part.kind === 'snap') return 'hand';
-  if (parent.part.kind === 'screwEye') return item.part.kind === 'hook' && item.part.eye === 'open' ? 'eye' : 'bodyEye';
+  if (parent.part.kind === 'screwEye') return inBodyEye(item.part);
   if (parent.part.kind === 'clevis' && parent.part.style === 'quickChange') return 'quickChange';
   return 'wire';
+}
+
+/** Of a hook whose own eye opens that one gives; of all else the eye of the body. */
+function inBodyEye(part: Part) {
+  return part.kind === 'hook' && part.eye === 'open' ? 'eye' : 'bodyEye';
 }
 
 /** A wrapped loop does not open again: its hook came with it, or has an eye that opens. */
 function inLoop({ part }: Item, seat: Extract<Seat, { on: 'end' }>, build: Build) {
   const carrier = carrierWith(build, seat.carrier ?? FIRST_CARRIER)?.carrier;
-  if (carrier && carrierRoom(carrier).hasEyes) return part.kind === 'hook' && part.eye === 'open' ? 'eye' : 'bodyEye';
+  if (carrier && carrierRoom(carrier).hasEyes) return inBodyEye(part);
   if (part.kind !== 'hook' || !carrier || wireEnd(carrier, seat.end).form !== 'wrappedLoop') return 'wire';
   return part.eye === 'open' ? 'eye' : 'closedLoop';
 }

@@ -53,8 +53,7 @@ export function restClearance(layout: Layout, seat: SpinSeat, hook: PlacedOff): 
   const tipM = seat.holeM + bladeReach(seat.blade);
   const isHeldByTube = tubeHoldsHook(layout, hook);
   const part = hook.item.part as Hook;
-  // A blade on a ring of its own lies beside the shank that hangs there too: its tip ends before the points.
-  const isBeside = seat.ring !== null && seat.line === hook.line;
+  const isBeside = isBesideShank(seat, hook);
   const frontM =
     isHeldByTube || isBeside
       ? Math.min(...leans(LEAN_HELD_RAD).map((lean) => leaned(hook, part, lean).at(-1)?.xM ?? hook.x0M))
@@ -81,7 +80,7 @@ export function turningClearance(
     );
   }
   const isHeldByTube = tubeHoldsHook(layout, hook);
-  const isBeside = seat.ring !== null && seat.line === hook.line;
+  const isBeside = isBesideShank(seat, hook);
   const part = hook.item.part as Hook;
   // What it turns about is the shank: of the hook counts what is behind that.
   const limbs = leans(isHeldByTube || isBeside ? LEAN_HELD_RAD : LEAN_FREE_RAD).map((lean) =>
@@ -245,6 +244,11 @@ function signedDistance(blade: readonly Meridian[], limb: readonly Meridian[], k
     }
   }
   return deepest < 0 ? deepest : Math.sqrt(nearest2);
+}
+
+/** A blade on a free ring lies beside the shank that hangs there too, and turns about it: its tip ends before the points. */
+function isBesideShank({ ring, line }: SpinSeat, hook: PlacedOff): boolean {
+  return ring !== null && line === hook.line;
 }
 
 /** True when a tube over the tail reaches past this hook's eye, so that it holds the hook in line. */

@@ -1,5 +1,4 @@
 /** Blades that hang from the hangers of a body and do not turn: the body is in their way. */
-import { carrierRoom } from '../carriers/carrier';
 import type { Build, Item, ItemId } from '../lure/lure';
 import type { LureBody } from '../parts/kinds/lure-body';
 import { bodyAt } from '../parts/body-form';
@@ -35,7 +34,7 @@ export function flashers(build: Build, layout: Layout): Flasher[] {
       const { item, line, pivotM, offAxisM } = placed;
       const { carrier, lines } = laidAlong(layout, line);
       if (item.part.kind !== 'blade' || turning.has(item.id) || lineKind(line) !== 'skin') return [];
-      if (!carrierRoom(carrier).hasEyes || carrier.kind !== 'body') return [];
+      if (carrier.kind !== 'body') return [];
       const reachM = bladeReach(item.part);
       const middle = bodyAt(carrier.wire, pivotM + reachM / 2);
       const share = (middle.upM + middle.downM) / carrier.wire.heightM;

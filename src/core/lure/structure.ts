@@ -214,7 +214,7 @@ function seatProblem(build: Build, item: Item): Refusal | null {
     const on = carrierWith(build, seat.carrier ?? FIRST_CARRIER);
     if (!on) return { code: 'unknownCarrier', carrier: seat.carrier ?? FIRST_CARRIER };
     if (!canSitInBody(kind, on.carrier)) return { code: 'cannotSit', item: item.id, kind, seat: 'body' };
-    const { lengthM } = on.carrier.kind === 'body' ? on.carrier.wire : { lengthM: 0 };
+    const lengthM = carrierRoom(on.carrier).runM(on.carrier, 0);
     return seat.atM > lengthM ? { code: 'offBody', item: item.id, kind, lengthM } : null;
   }
   if (seat.on === 'tie') {

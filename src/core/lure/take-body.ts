@@ -1,6 +1,6 @@
 /** A body taken as the carrier, with the hangers that are moulded into it. */
 import type { LureBody } from '../parts/kinds/lure-body';
-import type { ScrewEye } from '../parts/kinds/screw-eye';
+import { isMouldedEye, type ScrewEye } from '../parts/kinds/screw-eye';
 import { partIdSchema } from '../parts/kinds/common';
 import type { Edit } from './edit';
 import { seatPart } from './editing';
@@ -50,7 +50,7 @@ function isOn(seat: Seat, carrier: CarrierId): seat is OnBody {
  */
 export function takeBody(build: Build, body: LureBody): Edit[] {
   const hangers = hangersOf(build);
-  const moulded = hangers.filter(({ part }) => part.kind === 'screwEye' && part.style === 'moulded');
+  const moulded = hangers.filter(({ part }) => isMouldedEye(part));
   const beyond = hangers.filter((each) => !moulded.includes(each) && each.seat.atM > body.lengthM);
   const eye = mouldedEye(body);
   const edits: Edit[] = [{ kind: 'carry', carrier: { kind: 'body', wire: body } }];

@@ -1,4 +1,5 @@
 /** What has to lie on the table before the first step. */
+import { isMouldedEye } from '../parts/kinds/screw-eye';
 import { isSame } from '../same';
 import { carrierRoom } from '../carriers/carrier';
 import { cutLengths } from '../lengths/lengths';
@@ -52,7 +53,7 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
       // The head of a bought frame is on it, with its hook.
       if (isBought && isOnFrame(build, item)) continue;
       // Nor is an eye that is moulded into its body taken up.
-      if (isMoulded(item)) continue;
+      if (isMouldedEye(item.part)) continue;
       const cutM = cuts.find((cut) => cut.item?.id === id)?.cutM ?? null;
       const last = parts.at(-1);
       if (last && last.items.length > 0 && last.cutM === cutM && isSame(last.part, item.part))
@@ -61,10 +62,6 @@ function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
     }
   });
   return parts;
-}
-
-function isMoulded({ part }: Item): boolean {
-  return part.kind === 'screwEye' && part.style === 'moulded';
 }
 
 function isOnFrame(build: Build, { part, seat }: Item): boolean {

@@ -4,6 +4,7 @@ import { strandIndexes, legsTogether } from '../lure/editing';
 import { stateOf } from '../lure/item-state';
 import { childrenOf, itemOf, type Build, type End, type Item, type ItemId } from '../lure/lure';
 import { hangersOf } from '../lure/take-body';
+import { isMouldedEye } from '../parts/kinds/screw-eye';
 import { carrierRoom, wireEnd } from '../carriers/carrier';
 import type { Operation } from './operation';
 import { orderPlace, type Goal } from './goal';
@@ -51,13 +52,12 @@ function wireOperations(goal: Goal): Operation[] {
 /** A body comes with its moulded eyes; others are screwed in, and what hangs in an eye without a ring opens the eye. */
 function bodyOperations({ build }: Goal): Operation[] {
   const hangers = hangersOf(build);
-  const isMoulded = ({ part }: Item) => part.kind === 'screwEye' && part.style === 'moulded';
   const ends = (['nose', 'tail'] as const).flatMap((end): Operation[] =>
     inEye(childrenOf(build, end), { eye: null, end }),
   );
   return [
-    { op: 'takeBody', eyes: hangers.filter(isMoulded).map(({ id }) => id) },
-    ...hangers.filter((each) => !isMoulded(each)).map(({ id }): Operation => ({ op: 'screwIn', item: id })),
+    { op: 'takeBody', eyes: hangers.filter(({ part }) => isMouldedEye(part)).map(({ id }) => id) },
+    ...hangers.filter(({ part }) => !isMouldedEye(part)).map(({ id }): Operation => ({ op: 'screwIn', item: id })),
     ...hangers.flatMap(({ id }) => inEye(childrenOf(build, id), { eye: id, end: null })),
     ...ends,
   ];

@@ -1,3 +1,4 @@
+import { isMouldedEye } from '../parts/kinds/screw-eye';
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { anyDressedLure } from '@/testing/any-lure';
@@ -197,7 +198,7 @@ describe('the kit of any lure', () => {
         const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
         for (const { id, part, seat } of Object.values(build.items)) {
           const isOnFrame = isBought && (part.kind === 'head' || (seat.on === 'item' && seat.how === 'moulded'));
-          const isMoulded = part.kind === 'screwEye' && part.style === 'moulded';
+          const isMoulded = isMouldedEye(part);
           expect(ids.includes(id), id).toBe(!isOnFrame && !isMoulded);
         }
         expect(parts.some(({ part }) => part.kind === build.carrier.wire.kind)).toBe(!isBought);

@@ -2,12 +2,12 @@
 import type { LureBody } from '../../parts/kinds/lure-body';
 import { partsOfKind } from '../../parts/catalogue';
 import type { WireForm } from '../../parts/wire-form';
-import { trailingHooks, type Layout } from '../../geometry/layout';
+import type { Layout } from '../../geometry/layout';
 import type { Carrier } from '../../carriers/carrier';
 import type { Lure } from '../../lure/lure';
-import { noRepairs, type Finding } from '../finding';
+import type { Finding } from '../finding';
 import { bent, noHead } from './baits';
-import { lacking, onWrongWire } from './common';
+import { lacking, noBlade, noHook, onWrongWire } from './common';
 
 const DEGREE = Math.PI / 180;
 const USUAL_BODY = 'body-diver-60-perch';
@@ -31,16 +31,13 @@ export const UNDERSPIN_FORM: WireForm = {
   tail: { form: 'bentLoop', insideDiameterM: 0.0026, gapM: 0 },
 };
 
-const CAUTION = { severity: 'caution', items: [], repairs: noRepairs } as const;
-
 export const hardBait = {
   carrier: (): Carrier => ({ kind: 'body', wire: usualBody() }),
   check: (lure: Lure, layout: Layout): Finding[] => [
     ...onWrongWire(lure, 'body'),
-    ...(Object.values(lure.build.items).some(({ part }) => part.kind === 'blade')
-      ? []
-      : [{ ...CAUTION, code: 'noTurningBlade', key: 'noTurningBlade' } as const]),
-    ...(trailingHooks(layout).length === 0 ? [{ ...CAUTION, code: 'noHook', key: 'noHook' } as const] : []),
+    // Under a belly it is not asked to turn.
+    ...(Object.values(lure.build.items).some(({ part }) => part.kind === 'blade') ? [] : [noBlade]),
+    ...noHook(layout),
   ],
 };
 

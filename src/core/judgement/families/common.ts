@@ -29,16 +29,20 @@ export function endNotFormed(end: End): Finding {
 
 const CAUTION = { severity: 'caution', items: [], repairs: noRepairs } as const;
 
+export const noBlade: Finding = { ...CAUTION, code: 'noTurningBlade', key: 'noTurningBlade' };
+
 /** No blade that turns. */
 export function noTurningBlade({ build }: Lure, layout: Layout): Finding[] {
   const turning = spinSeats(build, layout).length + filmSeats(layout).length + deltaSeats(layout).length;
-  return turning === 0 ? [{ ...CAUTION, code: 'noTurningBlade', key: 'noTurningBlade' }] : [];
+  return turning === 0 ? [noBlade] : [];
+}
+
+/** No hook that trails behind. */
+export function noHook(layout: Layout): Finding[] {
+  return trailingHooks(layout).length === 0 ? [{ ...CAUTION, code: 'noHook', key: 'noHook' }] : [];
 }
 
 /** A blade that turns, and a hook. */
 export function lacking(lure: Lure, layout: Layout): Finding[] {
-  return [
-    ...noTurningBlade(lure, layout),
-    ...(trailingHooks(layout).length === 0 ? [{ ...CAUTION, code: 'noHook', key: 'noHook' } as const] : []),
-  ];
+  return [...noTurningBlade(lure, layout), ...noHook(layout)];
 }

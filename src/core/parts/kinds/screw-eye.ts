@@ -59,3 +59,8 @@ export const screwEyeRoom: KindRoom<ScrewEye, null> = {
   telling: ({ eyeInnerDiameterM, wireDiameterM }) => [eyeInnerDiameterM, wireDiameterM],
   words: ({ style }) => (style === 'screw' ? ['screw eye', 'hanger'] : ['moulded', 'hanger']),
 };
+
+/** An eye that came with its body: it is neither screwed in nor weighed by itself. */
+export function isMouldedEye({ kind, style }: { readonly kind: string; readonly style?: string }): boolean {
+  return kind === 'screwEye' && style === 'moulded';
+}
