@@ -30,6 +30,10 @@ export interface Notice {
 export type SheetName =
   'parts' | 'rules' | 'lures' | 'new' | 'trueSize' | 'compare' | 'ride' | 'sound' | 'front' | 'backup';
 
+/** A part of one's own that is begun. */
+export type PartBegun =
+  { readonly what: 'copy'; readonly of: Part } | { readonly what: 'measure'; readonly kind: 'blade' | 'lureBody' };
+
 export interface DeskState {
   readonly history: LureHistory | null;
   readonly saving: Saving;
@@ -50,8 +54,8 @@ export interface DeskState {
   readonly rules: readonly LureRule[];
   readonly ownParts: readonly Part[];
   readonly sheet: SheetName | null;
-  /** The part that the sheet of own parts is to copy; null for none. */
-  readonly copied: Part | null;
+  /** What the sheet of own parts is to begin with; null for its list. */
+  readonly partBegun: PartBegun | null;
   /** What the compare sheet lays beside the lure, at most two. */
   readonly compared: readonly Beside[];
   /** Told last. */
@@ -94,7 +98,7 @@ export const useDesk = create<DeskState>(() => ({
   rules: [],
   ownParts: [],
   sheet: null,
-  copied: null,
+  partBegun: null,
   compared: [],
   notice: null,
   untold: [],
@@ -135,13 +139,13 @@ export function openSheet(sheet: SheetName) {
   useDesk.setState({ sheet });
 }
 
-/** Opens the sheet of own parts on a copy of this one. */
-export function copyPart(copied: Part) {
-  useDesk.setState({ sheet: 'parts', copied });
+/** Opens the sheet of own parts on a part to be made: a copy of this one, or measured. */
+export function beginPart(partBegun: PartBegun) {
+  useDesk.setState({ sheet: 'parts', partBegun });
 }
 
 export function closeSheet() {
-  useDesk.setState({ sheet: null, copied: null });
+  useDesk.setState({ sheet: null, partBegun: null });
 }
 
 export function compareWith(compared: readonly Beside[]) {

@@ -1,6 +1,7 @@
 import { PATTERNS } from '../core/parts/blade-pattern';
 import { outlineRim, type BladeShape } from '../core/parts/outline';
 import type { BladePattern } from '../core/parts/blade-pattern';
+import { Across, Down } from './dimension-lines';
 import { polygon } from './path';
 
 /** What is measured on a blade, by the field it is for. */
@@ -85,75 +86,5 @@ export function MeasuringFigure({ pattern, shape, holeDiameterM, thicknessM, tak
       />
       <Down on={taking === 'thicknessM'} x={tip + 14} from={table - thick} to={table} word="thickness" />
     </svg>
-  );
-}
-
-interface LineProps {
-  readonly on: boolean;
-  readonly word: string;
-}
-
-function Across({
-  on,
-  from,
-  to,
-  y,
-  word,
-  wordAt,
-}: LineProps & { readonly from: number; readonly to: number; readonly y: number; readonly wordAt?: number }) {
-  return (
-    <Measured
-      on={on}
-      word={word}
-      d={`M${from} ${y}H${to}M${from} ${y - 4}v8M${to} ${y - 4}v8`}
-      x={wordAt ?? (from + to) / 2}
-      y={wordAt === undefined ? y + 15 : y + 4}
-      anchor={wordAt === undefined ? 'middle' : 'end'}
-    />
-  );
-}
-
-function Down({
-  on,
-  x,
-  from,
-  to,
-  word,
-  wordAbove,
-}: LineProps & { readonly x: number; readonly from: number; readonly to: number; readonly wordAbove?: boolean }) {
-  return (
-    <Measured
-      on={on}
-      word={word}
-      d={`M${x} ${from}V${to}M${x - 4} ${from}h8M${x - 4} ${to}h8`}
-      x={wordAbove ? x : x + 8}
-      y={wordAbove ? from - 6 : (from + to) / 2 + 4}
-      anchor={wordAbove ? 'middle' : 'start'}
-    />
-  );
-}
-
-/** A dimension line with its word; the one being taken stands out. */
-function Measured({
-  on,
-  word,
-  d,
-  x,
-  y,
-  anchor,
-}: LineProps & {
-  readonly d: string;
-  readonly x: number;
-  readonly y: number;
-  readonly anchor: 'start' | 'middle' | 'end';
-}) {
-  const colour = on ? 'var(--accent)' : 'var(--ink-soft)';
-  return (
-    <>
-      <path d={d} fill="none" stroke={colour} strokeWidth={on ? 3 : 1.2} />
-      <text x={x} y={y} textAnchor={anchor} fontSize={13} fontWeight={on ? 700 : 400} fill={colour}>
-        {word}
-      </text>
-    </>
   );
 }

@@ -1,6 +1,7 @@
 /** What can be set of a part, in words, and why a copy of it cannot be as it was written. */
 import { MATERIALS } from '../core/parts/material';
 import { PATTERNS } from '../core/parts/blade-pattern';
+import type { MeasureFault } from '../core/parts/measure-faults';
 import type { Copied, PartField, PartFieldKey } from '../core/parts/part-fields';
 import type { Part } from '../core/parts/part';
 import { showLength, type UnitSystem } from '../core/units/write';
@@ -103,8 +104,12 @@ export function copyProblemWords({ problem }: Extract<Copied, { ok: false }>, pa
       return `${capital(name)}: no ${part.kind === 'wire' ? 'wire' : 'part'} has such a one. A measure taken with a caliper or a scale would be right.`;
     }
     case 'cannotStandTogether': {
-      const { less, lessM, than, thanM } = problem.fault;
-      return `${capital(MEASURE_WORDS[less])} of ${showLength(lessM, system)} and ${MEASURE_WORDS[than]} of ${showLength(thanM, system)} cannot stand together: ${MEASURE_WORDS[less]} has to be smaller. Measure both again.`;
+      return faultWords(problem.fault, system);
     }
   }
+}
+
+/** Two measures that cannot stand together, and what would be right. */
+export function faultWords({ less, lessM, than, thanM }: MeasureFault, system: UnitSystem): string {
+  return `${capital(MEASURE_WORDS[less])} of ${showLength(lessM, system)} and ${MEASURE_WORDS[than]} of ${showLength(thanM, system)} cannot stand together: ${MEASURE_WORDS[less]} has to be smaller. Measure both again.`;
 }

@@ -5,9 +5,9 @@
  */
 
 /** The present shape of a lure, wherever it stands: in a file, a record of the browser's storage, a backup. */
-export const LURE_VERSION = 8;
+export const LURE_VERSION = 9;
 
-/** Steps: STEPS[n] turns data of version n into version n + 1. Versions 5 to 8 only brought what a lure of before has none of: readings, notes on versions; what was done with a made piece; line; bodies. */
+/** Steps: STEPS[n] turns data of version n into version n + 1. Versions 5 to 9 only brought what a lure of before has none of: readings, notes on versions; what was done with a made piece; line; bodies; traced outlines. */
 const STEPS: Readonly<Record<number, (value: unknown) => unknown>> = {
   1: addItemStates,
   2: oneStatePerItem,

@@ -19,6 +19,18 @@ export interface BodyForm {
   readonly lipWidthM: number;
   /** Of the lip below the axis, from straight ahead. */
   readonly lipDownRad: number;
+  /** Its own outline where that was traced; without one, its shape's. */
+  readonly traced?: readonly TracedStation[] | undefined;
+}
+
+/** What of it the outline follows from. */
+export type OutlineForm = Pick<BodyForm, 'shape' | 'lengthM' | 'heightM' | 'traced'>;
+
+/** Of a traced outline: shares of the length from the nose, and of the height above and below the axis. */
+export interface TracedStation {
+  readonly at: number;
+  readonly up: number;
+  readonly down: number;
 }
 
 export interface BodyStation {
@@ -63,13 +75,40 @@ const LIP_AT = 0.05;
 const LIP_LOW = 0.35;
 
 /** Above and below the axis this far from the nose, m; on its own length only. */
-export function bodyAt({ shape, lengthM, heightM }: BodyForm, atM: number): BodyStation {
+export function bodyAt({ shape, lengthM, heightM, traced }: OutlineForm, atM: number): BodyStation {
   const { at, nose, tail, noseLeft, tailLeft, above } = FORMS[shape];
   const x = Math.min(Math.max(atM / lengthM, 0), 1);
+  if (traced) {
+    const { up, down } = tracedAt(traced, x);
+    return { xM: x * lengthM, upM: up * heightM, downM: down * heightM };
+  }
   const [away, blunt, left] =
     x < at ? [(at - x) / at, nose, noseLeft] : ([(x - at) / (1 - at), tail, tailLeft] as const);
   const share = left + (1 - left) * Math.sqrt(Math.max(0, 1 - away ** blunt)) ** (blunt < 2 ? 2 / blunt : 1);
   return { xM: x * lengthM, upM: above * heightM * share, downM: (1 - above) * heightM * share };
+}
+
+/** Between two traced stations. */
+function tracedAt(stations: readonly TracedStation[], x: number): Omit<TracedStation, 'at'> {
+  const [a, b, share] = between(stations, ({ at }) => at, x);
+  return { up: a.up + share * (b.up - a.up), down: a.down + share * (b.down - a.down) };
+}
+
+/**
+ * The two stations of an outline that a place lies between, and how far from one to the other: on an arc from nose to tail,
+ * so that an end that is round stays round.
+ * @param atOf its share of the length, rising from 0 at the first to 1 at the last
+ */
+export function between<S>(stations: readonly S[], atOf: (station: S) => number, x: number): [S, S, number] {
+  const next = Math.max(
+    1,
+    stations.findIndex((station) => atOf(station) >= x),
+  );
+  const [a, b] = [stations[next - 1], stations[next]];
+  if (a === undefined || b === undefined) throw new Error('between: an outline has two stations at least');
+  const arc = (share: number) => Math.acos(1 - 2 * share);
+  const [from, to] = [arc(atOf(a)), arc(atOf(b))];
+  return [a, b, (arc(x) - from) / (to - from)];
 }
 
 /** Stations from nose to tail, closer together at both. */
@@ -91,6 +130,14 @@ export function bodyVolume(form: BodyForm): number {
   }, 0);
 }
 
+/** Drag of a body that rises or sinks lying flat, over its area from above. Trade estimate. */
+const FLAT_DRAG = 1;
+
+/** What of a body stands against the water as it rises or sinks lying flat: its drag coefficient times its area, m². */
+export function flatDragM2({ lengthM, widthM }: Pick<BodyForm, 'lengthM' | 'widthM'>): number {
+  return FLAT_DRAG * lengthM * widthM;
+}
+
 /** Place of the middle of its volume, from the nose and above the axis, m. */
 export const bodyCentre = oncePer((form: BodyForm): PlanePoint => {
   let [volume, x, y] = [0, 0, 0];
@@ -104,11 +151,16 @@ export const bodyCentre = oncePer((form: BodyForm): PlanePoint => {
   return { xM: x / volume, yM: y / volume };
 });
 
+/** Where a lip leaves the body, from the nose. */
+export function lipRoot(form: OutlineForm): PlanePoint {
+  const { xM, downM } = bodyAt(form, LIP_AT * form.lengthM);
+  return { xM, yM: -LIP_LOW * downM };
+}
+
 /** Where the lip leaves the body and where it ends, from the nose; null without one. */
 export function lipOf(form: BodyForm): { readonly root: PlanePoint; readonly tip: PlanePoint } | null {
   if (form.lipLengthM <= 0) return null;
-  const { xM, downM } = bodyAt(form, LIP_AT * form.lengthM);
-  const root = { xM, yM: -LIP_LOW * downM };
+  const root = lipRoot(form);
   const along = { xM: -Math.cos(form.lipDownRad), yM: -Math.sin(form.lipDownRad) };
   return {
     root,

@@ -17,6 +17,7 @@ const KEPT_AS_IS = [
   'form',
   'hook',
   'bellyEyesM',
+  'traced',
 ] as const;
 
 type KeysOf<P> = P extends unknown ? keyof P : never;

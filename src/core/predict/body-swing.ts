@@ -7,6 +7,7 @@ import { wobbleOf, type Wobble } from '../hydro/wobble';
 import { USUAL_OUTFIT } from '../hydro/outfit';
 import type { Build } from '../lure/lure';
 import type { Blade } from '../parts/kinds/blade';
+import { flatDragM2 } from '../parts/body-form';
 import { lureInWater } from './lure-in-water';
 import { scaledAsEstimated } from './scaled-lure';
 
@@ -32,8 +33,6 @@ export interface BodySwing {
 const TICKS_FROM_RAD = 0.09;
 /** It hovers while it takes longer than this for a metre, s. */
 const HOVERS_FROM_S = 20;
-/** Drag of a body that rises or sinks flat, over its area from above. Trade estimate. */
-const FLAT_DRAG = 1;
 
 /** Of a lure with a hard bait; null of one without. @param speedMps through the water, m/s */
 export function bodySwing(
@@ -60,8 +59,7 @@ export function bodySwing(
     (sum, { massKg, volumeM3, isLead }) => sum + (isLead ? 0 : (massKg - rho * volumeM3) * GRAVITY_MPS2),
     0,
   );
-  const areaM2 = FLAT_DRAG * body.lengthM * body.widthM;
-  const mps = Math.sqrt(Math.abs(sinkingN) / (0.5 * rho * areaM2));
+  const mps = Math.sqrt(Math.abs(sinkingN) / (0.5 * rho * flatDragM2(body)));
   return {
     wobble,
     flashing,

@@ -8,6 +8,7 @@ import { idFromName } from '@/core/lure/lure-id';
 import type { UnitSystem } from '@/core/units/write';
 import { PartPortrait } from '@/drawing/PartPortrait';
 import { Button } from '@/ui/Button';
+import { NumberField } from '@/ui/NumberField';
 import { QuantityField } from '@/ui/QuantityField';
 import { SelectField } from '@/ui/SelectField';
 import { choiceWords, copyProblemWords, partFieldWords } from '@/words/part-field-words';
@@ -143,20 +144,5 @@ function FinishField({ label, value, onSet }: { label: string; value: Finish; on
       options={all.map(({ name }) => ({ value: name, name }))}
       onChange={(name) => onSet(all.find((each) => each.name === name) ?? value)}
     />
-  );
-}
-
-function NumberField({ label, value, onSet }: { label: string; value: number; onSet: (value: number) => void }) {
-  return (
-    <label className="flex flex-col gap-1 text-sm text-ink-soft">
-      {label}
-      <input
-        type="number"
-        step="any"
-        className="measure min-h-11 w-full rounded-md border border-line bg-panel px-2.5 text-base text-ink"
-        value={Number.isNaN(value) ? '' : value}
-        onChange={(event) => onSet(event.target.valueAsNumber)}
-      />
-    </label>
   );
 }

@@ -16,7 +16,7 @@ import { useMedia } from '@/ui/use-media';
 import { costWords } from '@/words/cost-words';
 import { KIND_WORDS } from '@/words/part-words';
 import { SLOT_WORDS } from '@/words/slot-words';
-import { openSheet, pick, useDesk } from '../desk-state';
+import { beginPart, pick, useDesk } from '../desk-state';
 import { change } from '../open-lure';
 import { changeSettings } from '../settings';
 import { followOwnParts } from '../own-things';
@@ -57,6 +57,9 @@ const SORT_WORDS: Readonly<Record<Sort, string>> = {
   clearance: 'hook gap',
   sound: 'loud',
 };
+
+/** Measured with a drawing beside them. */
+const MEASURED = ['blade', 'lureBody'] as const;
 
 /** Parts that stand first because they were taken last. */
 const MOST_RECENT = 8;
@@ -212,6 +215,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
   const marked = rows[active];
   const nowEffect = now ? (effects.get(now.id) ?? null) : null;
   const first = choices.fitting.find(({ part }) => part.id !== now?.id);
+  const toMeasure = MEASURED.find((each) => kind === each || kinds[0] === each);
   const matching = choices.fitting.length + choices.notFitting.length;
   return (
     <>
@@ -342,7 +346,7 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
           No {kind === 'all' ? 'part that goes here' : KIND_WORDS[kind].one} matches “{typed}”. Fewer words show more.
         </p>
       )}
-      {(kind === 'blade' || kinds[0] === 'blade') && (
+      {toMeasure && (
         <p className="text-sm text-ink-soft">
           Not among them?{' '}
           <button
@@ -350,10 +354,10 @@ function PickFrom({ aim, lure, system, speedMps, onClose }: PartPickerProps) {
             className="min-h-9 text-accent underline underline-offset-4"
             onClick={() => {
               onClose();
-              openSheet('parts');
+              beginPart({ what: 'measure', kind: toMeasure });
             }}
           >
-            Measure a blade of your own
+            {toMeasure === 'blade' ? 'Measure a blade of your own' : 'Measure a body of your own'}
           </button>
         </p>
       )}

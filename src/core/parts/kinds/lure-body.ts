@@ -7,6 +7,18 @@ import { noItem, plain, type KindRoom } from './room';
 /** The most hangers that a body comes with under its belly. */
 const MOST_BELLY_EYES = 4;
 
+/** The most stations of a traced outline. */
+export const MOST_STATIONS = 40;
+const share = z.number().check(z.minimum(0), z.maximum(1));
+
+function runsNoseToTail(stations: readonly { readonly at: number }[]): boolean {
+  return (
+    stations[0]?.at === 0 &&
+    stations.at(-1)?.at === 1 &&
+    stations.slice(1).every(({ at }, i) => at > (stations[i]?.at ?? 0))
+  );
+}
+
 /**
  * The body of a hard bait, as it is bought or carved: weighed with all that is moulded into it, without hooks and rings.
  * It is what its carrier is made of; see carriers/body.ts.
@@ -35,6 +47,16 @@ export const lureBodySchema = z.strictObject({
   lipWidthM: partLengthOrNoneM,
   /** Of the lip below the axis, from straight ahead. */
   lipDownRad: z.number().check(z.nonnegative(), z.maximum(Math.PI / 2)),
+  /** Its outline where it was traced from a photo, nose to tail: shares of its length and height. */
+  traced: z.optional(
+    z
+      .array(z.strictObject({ at: share, up: share, down: share }))
+      .check(
+        z.minLength(3),
+        z.maxLength(MOST_STATIONS),
+        z.refine(runsNoseToTail, 'from 0 at the nose, rising, to 1 at the tail'),
+      ),
+  ),
 });
 export type LureBody = z.infer<typeof lureBodySchema>;
 

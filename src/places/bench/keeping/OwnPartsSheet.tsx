@@ -18,14 +18,15 @@ import { PutBack } from '@/ui/PutBack';
 import { addOwnParts, followOwnParts, importPartsText, removeOwnPart } from '@/desk/own-things';
 import { CopyPart } from '@/desk/picker/CopyPart';
 import { MeasureBlade } from '@/desk/picker/MeasureBlade';
+import { MeasureBody } from '@/desk/picker/MeasureBody';
 
 /** As many as are listed at once; all of them stand in every choice of parts. */
 const SHOWN = 60;
 
-type Doing = { readonly what: 'list' | 'measureBlade' } | { readonly what: 'copy'; readonly of: Part };
+type Doing = { readonly what: 'list' | 'measureBlade' | 'measureBody' } | { readonly what: 'copy'; readonly of: Part };
 
-/** Kinds that a part of one's own can be; a blade is measured with a drawing beside it. */
-const MEASURED_KINDS = PART_KINDS.filter((kind) => kind !== 'blade').map((value) => ({
+/** Kinds that a part of one's own can be; a blade and a body are measured with a drawing beside them. */
+const MEASURED_KINDS = PART_KINDS.filter((kind) => kind !== 'blade' && kind !== 'lureBody').map((value) => ({
   value,
   name: KIND_WORDS[value].one,
 }));
@@ -35,30 +36,36 @@ export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem
   const parts = useDesk((state) => state.ownParts);
   const input = useRef<HTMLInputElement>(null);
   const [gone, setGone] = useState<Part | null>(null);
-  const copied = useDesk((state) => state.copied);
-  const [doing, setDoing] = useState<Doing>(
-    copied ? { what: 'copy', of: copied } : { what: parts.length === 0 ? 'measureBlade' : 'list' },
-  );
+  const begun = useDesk((state) => state.partBegun);
+  const [doing, setDoing] = useState<Doing>(() => {
+    if (begun?.what === 'measure') return measured(begun.kind);
+    return begun ?? { what: parts.length === 0 ? 'measureBlade' : 'list' };
+  });
   useEffect(followOwnParts, []);
   const toList = () => setDoing({ what: 'list' });
-  const measure = (kind: PartKind) => {
-    const of = kind === 'blade' ? null : startOf(kind, CATALOGUE);
-    setDoing(of ? { what: 'copy', of } : { what: 'measureBlade' });
-  };
   return (
     <Sheet
       open
       onOpenChange={(open) => !open && onClose()}
-      title={{ list: 'Your own parts', measureBlade: 'Measure a blade', copy: 'A part of your own' }[doing.what]}
+      title={
+        {
+          list: 'Your own parts',
+          measureBlade: 'Measure a blade',
+          measureBody: 'Measure a body',
+          copy: 'A part of your own',
+        }[doing.what]
+      }
       description={
         {
           list: 'They stand first in every choice of parts. Lures keep the parts they are made of.',
           measureBlade: 'A blade is its measures: with caliper and scale, two minutes.',
+          measureBody: 'A hard bait by rule and scale, or traced on a photo, and what it does in water.',
           copy: 'Type what is measured otherwise; the rest stays as it is in the part it is copied from.',
         }[doing.what]
       }
     >
       {doing.what === 'measureBlade' && <MeasureBlade system={system} onKept={toList} onBack={toList} />}
+      {doing.what === 'measureBody' && <MeasureBody system={system} onKept={toList} onBack={toList} />}
       {doing.what === 'copy' && <CopyPart of={doing.of} system={system} onKept={toList} onBack={toList} />}
       {doing.what === 'list' && (
         <>
@@ -66,11 +73,12 @@ export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem
             <Button look="main" onClick={() => setDoing({ what: 'measureBlade' })}>
               Measure a blade
             </Button>
+            <Button onClick={() => setDoing({ what: 'measureBody' })}>Measure a body</Button>
             <SelectField
               label="Measure another kind"
               value=""
               options={[{ value: '', name: 'choose one' }, ...MEASURED_KINDS]}
-              onChange={(kind) => kind !== '' && measure(kind as PartKind)}
+              onChange={(kind) => kind !== '' && setDoing(measured(kind as PartKind))}
             />
             <Button disabled={parts.length === 0} onClick={() => exportParts(parts)}>
               Export them
@@ -133,6 +141,13 @@ export function OwnPartsSheet({ system, onClose }: { readonly system: UnitSystem
       )}
     </Sheet>
   );
+}
+
+/** A blade and a body are measured with a drawing beside them; of another kind, its middle one is copied and changed. */
+function measured(kind: PartKind): Doing {
+  if (kind === 'lureBody') return { what: 'measureBody' };
+  const of = kind === 'blade' ? null : startOf(kind, CATALOGUE);
+  return of ? { what: 'copy', of } : { what: 'measureBlade' };
 }
 
 function exportParts(parts: Parameters<typeof writePartsFile>[0]) {

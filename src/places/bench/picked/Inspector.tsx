@@ -8,7 +8,7 @@ import { Button } from '@/ui/Button';
 import TriangleAlert from 'lucide-react/icons/triangle-alert';
 import { handlingCaution } from '@/words/caution-words';
 import { partMeasures, partTitle } from '@/words/part-words';
-import { copyPart, useDesk } from '@/desk/desk-state';
+import { beginPart, useDesk } from '@/desk/desk-state';
 import { change } from '@/desk/open-lure';
 import { PieceFields } from './PieceFields';
 import type { StringUnit } from '../string/string-units';
@@ -74,7 +74,7 @@ function ItemDetails({
           look="quiet"
           aria-label={`Copy ${partTitle(part)} and change it`}
           title="Copy it as a part of your own, and change what is measured otherwise"
-          onClick={() => copyPart(part)}
+          onClick={() => beginPart({ what: 'copy', of: part })}
         >
           Copy
         </Button>
