@@ -1,12 +1,15 @@
 /** A lure seen from the front, as it comes towards the eye: what stands where about the line of pull. */
 import { outsideRadius } from '../core/geometry/outside-radius';
-import type { Layout } from '../core/geometry/layout';
+import type { LaidCarrier, Layout } from '../core/geometry/layout';
+import { bodyProfile, lipOf } from '../core/parts/body-form';
+import type { LureBody } from '../core/parts/kinds/lure-body';
 import { carrierOfLine, lineKind, lineOf, poseOf, type Line } from '../core/geometry/placed';
 import { pointOn } from '../core/carriers/wire-path';
 import type { ItemId } from '../core/lure/lure';
 import { deltaSeats } from '../core/geometry/seats';
 import type { DeltaBlade } from '../core/parts/kinds/delta-blade';
 import type { Part } from '../core/parts/part';
+import { LIP_HEX } from './lure-body-shapes';
 import type { Motion } from './motion';
 
 /** A place as the eye before the nose sees it, mm: to the right of the eye, and up. The lure's own right is the eye's left. */
@@ -17,7 +20,8 @@ export interface FrontPlace {
 
 /** A part as wide and as tall as it is, its middle at a place. */
 export interface FrontPart extends FrontPlace {
-  readonly item: ItemId;
+  /** The item, or what of the body of a hard bait it is. */
+  readonly key: string;
   readonly halfWidthMm: number;
   readonly halfHeightMm: number;
   readonly colour: string;
@@ -61,14 +65,15 @@ export function frontView(layout: Layout, motions: readonly Motion[]): FrontView
   );
   const hung = layout.off.map(({ item, line, pivotM }) => ({ item, line, alongM: pivotM }));
   const shown = [...strung, ...hung].filter(({ item }) => !turning.has(item.id) && item.part.kind !== 'hook');
-  const parts = shown
+  const hanging = shown
     .map(({ item, line, alongM }): FrontPart => ({
-      item: item.id,
+      key: item.id,
       ...placeOf(line, alongM),
       ...halvesOf(item.part),
       colour: item.part.finish.hex,
     }))
     .toSorted((a, b) => b.halfWidthMm - a.halfWidthMm);
+  const parts = [...layout.carriers.flatMap(bodyFromFront), ...hanging];
   const sweeps = motions.map(({ station, line, holeM, dropM, reachM, spreadRad, rateHz }) => ({
     station,
     ...placeOf(line, holeM),
@@ -107,6 +112,41 @@ export function frontView(layout: Layout, motions: readonly Motion[]): FrontView
     middleMm: (low + high) / 2,
     halfMm: Math.max(LEAST_HALF_MM, (high - low) / 2, ...asides),
   };
+}
+
+/** The body of a hard bait as wide and as high as it is, and its lip below. */
+function bodyFromFront({ id, carrier, lines }: LaidCarrier): FrontPart[] {
+  if (carrier.kind !== 'body') return [];
+  const { wire: body } = carrier;
+  const { at, upM, downM } = highestOf(body);
+  const front: FrontPart = {
+    key: `${id} body`,
+    rightMm: 0,
+    upMm: (pointOn(lines.skin, at).yM + (upM - downM) / 2) * MM,
+    halfWidthMm: (body.widthM / 2) * MM,
+    halfHeightMm: ((upM + downM) / 2) * MM,
+    colour: body.finish.hex,
+  };
+  const lip = lipOf(body);
+  if (!lip) return [front];
+  const { yM } = pointOn(lines.skin, 0);
+  return [
+    front,
+    {
+      key: `${id} lip`,
+      rightMm: 0,
+      upMm: (yM + (lip.root.yM + lip.tip.yM) / 2) * MM,
+      halfWidthMm: (body.lipWidthM / 2) * MM,
+      halfHeightMm: (Math.abs(lip.tip.yM - lip.root.yM) / 2) * MM,
+      colour: LIP_HEX,
+    },
+  ];
+}
+
+function highestOf(body: LureBody) {
+  const [first, ...rest] = bodyProfile(body).map(({ xM, upM, downM }) => ({ at: xM, upM, downM }));
+  if (!first) throw new Error('highestOf: a body has stations');
+  return rest.reduce((most, each) => (each.upM + each.downM > most.upM + most.downM ? each : most), first);
 }
 
 /** A bare wire is still shown at a size that says what it is. */

@@ -11,7 +11,8 @@ import { ellipse, polygon, polyline, rectangle, type Point } from './path';
 import type { Shape } from './shape';
 
 const MM = 1000;
-const LIP_HEX = '#aebfc2';
+/** Of a lip that is seen through. */
+export const LIP_HEX = '#aebfc2';
 /** Of the eyes at its ends. */
 export const EYE_HEX = '#a7adb2';
 /** Where its eye is painted, of its length, and how large, of its height. */

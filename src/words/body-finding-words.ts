@@ -1,7 +1,7 @@
 /** What there is to say of hard baits, soft bodies, flashers and knockers. */
 import { never } from '../core/never';
 import type { Finding } from '../core/judgement/finding';
-import { decimalText, showLength, showMass, type UnitSystem } from '../core/units/write';
+import { decimalText, showLength, showMass, showSpeed, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
 import type { FindingWords } from './bait-words';
 
@@ -26,6 +26,7 @@ const FLOATS = { floats: 'Floats', hovers: 'Hovers', sinks: 'Sinks' } as const;
 
 export function bodyFindingWords(finding: BodyFinding, system: UnitSystem): FindingWords {
   const length = (lengthM: number) => showLength(Math.abs(lengthM), system);
+  const speed = (mps: number) => showSpeed(mps, system === 'metric' ? 'mps' : 'mph');
   switch (finding.code) {
     case 'flasher': {
       const hooks = `${finding.hooks} ${finding.hooks === 1 ? 'hook' : 'hooks'} with ${finding.points} points left`;
@@ -61,12 +62,23 @@ export function bodyFindingWords(finding: BodyFinding, system: UnitSystem): Find
             figure: `${length(finding.clearM)} left`,
             why: 'From its tip, lying back, to where the points begin.',
           };
-    case 'flashesOnPause':
+    case 'flashesOnPause': {
+      const pause = `about ${finding.swings} ${finding.swings === 1 ? 'swing' : 'swings'} until it hangs`;
+      const turns =
+        finding.turns === null || finding.turns === 'never'
+          ? []
+          : [`turns from ${speed(finding.turns.startsMps)}, then down to ${speed(finding.turns.keepsMps)}`];
+      const swept =
+        finding.wobbleHz === null || finding.toAndFroM <= 0
+          ? []
+          : [`carried ${length(finding.toAndFroM)} to each side ${decimalText(finding.wobbleHz, 1)} times a second`];
       return {
-        title: 'Free all round: it flashes on the pause',
-        figure: `about ${finding.swings} ${finding.swings === 1 ? 'swing' : 'swings'} until it hangs`,
-        why: 'Drawn fast enough it turns about its ring; stopped, it falls from lying back to hanging down.',
+        title:
+          finding.turns === 'never' ? 'Free all round, but it never turns' : 'Free all round: it flashes on the pause',
+        figure: [...turns, ...swept, pause].join('; '),
+        why: 'Drawn fast enough it turns about its ring while the body carries it to and fro; stopped, it falls from lying back to hanging down.',
       };
+    }
     case 'floats': {
       const figure =
         finding.secondsPerM === null
@@ -97,7 +109,7 @@ export function bodyFindingWords(finding: BodyFinding, system: UnitSystem): Find
         case 'knocks':
           return {
             title: 'Knocks once a turn',
-            figure: `${length(finding.gapM)} in, up to ${length(finding.mostM)}`,
+            figure: `${length(finding.gapM)} in, up to ${length(finding.mostM)}; a turn comes up to ${Math.round(finding.unevenShare * 100)} % early or late`,
             why: 'The back of the blade runs up on the end of the nail. The nearer to the most, the more unevenly it turns and flashes.',
           };
         default:

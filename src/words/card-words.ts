@@ -101,6 +101,37 @@ export const LINE_WORDS: Readonly<Record<CardLine, LineWords>> = {
       [MORE, 'a flutter'],
     ],
   },
+  wobbleHz: {
+    name: 'Wobble',
+    why: 'How often the body swings to and fro: its lip or its wake drives it, faster water oftener.',
+    shown: perSecond,
+    plain: [
+      [3, 'slow'],
+      [6, 'steady'],
+      [10, 'quick'],
+      [MORE, 'a shiver'],
+    ],
+  },
+  wobbleRad: {
+    name: 'Swing of the wobble',
+    why: 'How far it swings to each side before the water and its keel bring it back.',
+    shown: degrees,
+    plain: [
+      [4 * DEGREE, 'tight'],
+      [12 * DEGREE, 'middling'],
+      [MORE, 'wide'],
+    ],
+  },
+  wobbleStartMps: {
+    name: 'Wobbles from',
+    why: 'Slower than this its keel holds it still.',
+    shown: speed,
+    plain: [
+      [0.3, 'at a crawl'],
+      [0.6, 'slow'],
+      [MORE, 'only fast'],
+    ],
+  },
   thumpNs: {
     name: 'Thump',
     why: 'How hard each turn hits the water: drag over turns a second, which is what a fish’s side feels.',

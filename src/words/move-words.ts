@@ -28,6 +28,7 @@ export function moveWords(move: MoveCode, build: Build, system: UnitSystem): str
         : `${to} for the ${from}`;
     }
     case 'takeWire':
+      if (move.part.kind === 'lureBody') return `The body ${partTitle(move.part)} in its place`;
       return move.part.kind === 'wire'
         ? `Made of ${showLength(move.part.diameterM, system)} wire, ${partTitle(move.part)}`
         : `Made of ${partTitle(move.part)}`;
@@ -53,6 +54,8 @@ export function moveWords(move: MoveCode, build: Build, system: UnitSystem): str
       return 'Thin the tips of the skirt unevenly';
     case 'cutTrailer':
       return `Cut ${showLength(move.byM, system)} off the head end of the ${named(move.item)}`;
+    case 'setNail':
+      return `Nail weight ${showLength(Math.abs(move.byM), system)} ${move.byM > 0 ? 'further out' : 'deeper in'}`;
     case 'renewSwivel':
       return `A new ${named(move.item)} that turns freely`;
     case 'turn':

@@ -121,7 +121,9 @@ describe('the words of the Tank', () => {
       /^No single change reaches it\. .* What stands in the way most: /,
     );
     expect(actLike('Like that one', card)?.wants.length).toBeGreaterThan(3);
-    const swim = { pitchRad: 0.1, leanRad: 0, shakeM: 0.0004, factor: 20, rateHz: 6, isStill: true };
+    const swim = { pitchRad: 0.1, leanRad: 0, shakeM: 0.0004, factor: 20, rateHz: 6, wobble: null, isStill: true };
     expect(swimWords(swim, 'metric')).toBe('nose 6° up · upright · shakes 0.40 mm · 6.0 turns a second');
+    const bait = { ...swim, shakeM: null, rateHz: 0, wobble: { rateHz: 5.2, swingRad: 0.2 } };
+    expect(swimWords(bait, 'metric')).toBe('nose 6° up · upright · swings 11° to each side, 5.2 times a second');
   });
 });

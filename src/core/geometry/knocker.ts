@@ -91,24 +91,35 @@ export function meetNail(blade: Blade, axle: Pose, holeM: number, dropM: number,
   };
 }
 
+/** A nail in its soft body, as it lies. */
+export interface PlacedNail {
+  readonly nail: Item;
+  readonly part: NailWeight;
+  readonly state: NailState;
+  /** Where it ends, in the plane of the lure, and which way it stands out there. */
+  readonly end: PlanePlace;
+  readonly outRad: number;
+}
+
+/** Every nail of a lure, nose first. */
+export function nailsOf({ items }: Pick<Build, 'items'>, layout: Layout): PlacedNail[] {
+  return layout.off.flatMap((placed): PlacedNail[] => {
+    const { part, seat: sits } = placed.item;
+    const body = sits.on === 'item' ? items[sits.item]?.part : undefined;
+    if (part.kind !== 'nailWeight' || body?.kind !== 'trailer') return [];
+    const state = stateOf(placed.item, 'nail');
+    const pose = poseOf(layout, placed.line);
+    const end = nailEnd(part, state, body, pose, placed, placed.offAxisM);
+    return [{ nail: placed.item, part, state, end, outRad: pose.angleRad - Math.PI / 2 - state.leanRad }];
+  });
+}
+
 /** Every nail of a lure with the blade it may meet, nose first. */
-export function nailMeets({ items }: Pick<Build, 'items'>, layout: Layout, seats: readonly SpinSeat[]): NailMeet[] {
-  const nails = layout.off.filter(({ item }) => item.part.kind === 'nailWeight');
-  return nails.flatMap((placed) =>
+export function nailMeets(build: Pick<Build, 'items'>, layout: Layout, seats: readonly SpinSeat[]): NailMeet[] {
+  return nailsOf(build, layout).flatMap(({ nail, end }) =>
     seats.flatMap((seat): NailMeet[] => {
-      const { part, seat: sits } = placed.item;
-      const body = sits.on === 'item' ? items[sits.item]?.part : undefined;
-      if (part.kind !== 'nailWeight' || body?.kind !== 'trailer' || !seat.swivel) return [];
-      const end = nailEnd(
-        part,
-        stateOf(placed.item, 'nail'),
-        body,
-        poseOf(layout, placed.line),
-        placed,
-        placed.offAxisM,
-      );
-      const met = meetNail(seat.blade, poseOf(layout, seat.line), seat.holeM, seat.dropM, end);
-      return met ? [{ ...met, nail: placed.item, seat, end }] : [];
+      const met = seat.swivel ? meetNail(seat.blade, poseOf(layout, seat.line), seat.holeM, seat.dropM, end) : null;
+      return met ? [{ ...met, nail, seat, end }] : [];
     }),
   );
 }

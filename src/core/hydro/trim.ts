@@ -84,7 +84,7 @@ export interface Trim {
 }
 
 /** A quantity summed over the bodies, and its first moments about the tie, of what pitches alone. */
-interface Sum {
+export interface Sum {
   readonly all: number;
   readonly x: number;
   readonly y: number;
@@ -112,7 +112,7 @@ export const NO_LEAD: LeadAreas = { axialM2: 0, sideM2: 0, slopeM2: 0 };
 /** The fifteen sums of these bodies, N and m² and their moments about the tie. @param rho density of the water, kg/m³ */
 export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
   return {
-    weightN: summed(bodies, ({ massKg, volumeM3 }) => (massKg - rho * volumeM3) * GRAVITY_MPS2),
+    weightN: weightOf(bodies, rho),
     axialM2: summed(bodies, ({ axialM2 }) => axialM2),
     strandM2: summed(bodies, ({ strandM2 }) => strandM2),
     sideM2: summed(bodies, ({ sideM2 }) => sideM2),
@@ -120,6 +120,11 @@ export function sumsOf(bodies: readonly TrimBody[], rho: number): TrimSums {
     lead: leadOf(bodies),
     plates: bodies.flatMap(({ plate, xM, yM }) => (plate ? [{ ...plate, xM, yM }] : [])),
   };
+}
+
+/** Weight in water, N, and its moments about the tie, N·m. */
+export function weightOf(bodies: readonly TrimBody[], rho: number): Sum {
+  return summed(bodies, ({ massKg, volumeM3 }) => (massKg - rho * volumeM3) * GRAVITY_MPS2);
 }
 
 function leadOf(bodies: readonly TrimBody[]): LeadAreas {

@@ -178,7 +178,15 @@ export type Finding = FindingBase &
     | { readonly code: 'widerThanBelly'; readonly bladeM: number; readonly bellyM: number }
     /** From its tip, lying back, to where the points of the hook behind begin. */
     | { readonly code: 'flasherAgainstHook'; readonly clearM: number }
-    | { readonly code: 'flashesOnPause'; readonly swings: number }
+    | {
+        readonly code: 'flashesOnPause';
+        readonly swings: number;
+        /** Null of a blade that is not behind a body, whose own figures tell. */
+        readonly turns: { readonly keepsMps: number; readonly startsMps: number } | 'never' | null;
+        /** How far the wobble carries it to each side, m. */
+        readonly toAndFroM: number;
+        readonly wobbleHz: number | null;
+      }
     /** How a hard bait lies in the water, and whether what hangs on it took its float. */
     | {
         readonly code: 'floats';
@@ -187,7 +195,14 @@ export type Finding = FindingBase &
         readonly inWaterKg: number;
         readonly isLost: boolean;
       }
-    | { readonly code: 'knocker'; readonly knock: Knock; readonly gapM: number; readonly mostM: number }
+    | {
+        readonly code: 'knocker';
+        readonly knock: Knock;
+        readonly gapM: number;
+        readonly mostM: number;
+        /** How much of a turn one may come early or late. */
+        readonly unevenShare: number;
+      }
     | { readonly code: 'nailGrip'; readonly inM: number; readonly outM: number }
     | { readonly code: 'nailLeans'; readonly leanRad: number }
     | { readonly code: 'nailPlace'; readonly behindWidestM: number }

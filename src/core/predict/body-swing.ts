@@ -5,9 +5,13 @@ import { hungBlade, swingOf, swingsOnPause } from '../hydro/flasher';
 import { GRAVITY_MPS2, waterDensity, type Water } from '../hydro/water';
 import { wobbleOf, type Wobble } from '../hydro/wobble';
 import { USUAL_OUTFIT } from '../hydro/outfit';
-import type { Build } from '../lure/lure';
+import { pointOn } from '../carriers/wire-path';
+import { poseOf } from '../geometry/placed';
+import { spinSeats } from '../geometry/seats';
+import type { Build, ItemId } from '../lure/lure';
 import type { Blade } from '../parts/kinds/blade';
 import { flatDragM2 } from '../parts/body-form';
+import { turnsFrom } from './keeping';
 import { lureInWater } from './lure-in-water';
 import { scaledAsEstimated } from './scaled-lure';
 
@@ -19,9 +23,19 @@ export interface Flashing extends Flasher {
   readonly ticksHz: number;
 }
 
+/** A blade that is free all round behind a body. */
+export interface FreeBlade {
+  readonly item: ItemId;
+  /** Turning it keeps on down to this, and hanging it starts from this on with a twitch, m/s; null where it turns at no speed. */
+  readonly turns: { readonly keepsMps: number; readonly startsMps: number } | null;
+  /** How far the wobble carries its ring to each side, m; 0 where the body does not wobble. */
+  readonly toAndFroM: number;
+}
+
 export interface BodySwing {
   readonly wobble: Wobble | null;
   readonly flashing: readonly Flashing[];
+  readonly free: readonly FreeBlade[];
   /** Weight in water of all of it, and of the bare body, N; below zero it floats. */
   readonly sinkingN: number;
   readonly bareSinkingN: number;
@@ -49,8 +63,15 @@ export function bodySwing(
   const scaled = scaledAsEstimated(inWater);
   const wobble = scaled.wobbling && wobbleOf(scaled.wobbling, rho, speedMps);
   const tieM = (laid.pulledAt?.xM ?? 0) - laid.lines.skin.xM;
+  const toAndFro = (atM: number) => (wobble ? Math.abs(atM - tieM) * Math.sin(wobble.swingRad) : 0);
+  const free = spinSeats(build, layout).flatMap(({ item, line, holeM, ring }): FreeBlade[] => {
+    const spinner = ring ? inWater.spinners.find(({ station }) => station === item.id) : undefined;
+    if (!spinner) return [];
+    const ringM = pointOn(poseOf(layout, line), holeM).xM - laid.lines.skin.xM;
+    return [{ item: item.id, turns: turnsFrom(spinner, rho), toAndFroM: toAndFro(ringM) }];
+  });
   const flashing = flashers(build, layout).map((each): Flashing => {
-    const toAndFroM = wobble ? Math.abs(each.holeM - tieM) * Math.sin(wobble.swingRad) : 0;
+    const toAndFroM = toAndFro(each.holeM);
     const swingRad = wobble ? swingOf(hungBlade(each.blade), toAndFroM, wobble.rateHz, rho, speedMps) : 0;
     return { ...each, swingRad, ticksHz: wobble && swingRad > TICKS_FROM_RAD ? wobble.rateHz : 0 };
   });
@@ -63,6 +84,7 @@ export function bodySwing(
   return {
     wobble,
     flashing,
+    free,
     sinkingN,
     bareSinkingN: (body.massKg - rho * body.volumeM3) * GRAVITY_MPS2,
     secondsPerM: mps > 1 / HOVERS_FROM_S ? 1 / mps : null,

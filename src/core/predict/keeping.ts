@@ -37,6 +37,14 @@ export function keptAt({ heldMps, freeMps, startsMps }: Extract<Kept, { outcome:
   return heldMps * Math.exp(half + flapping * Math.hypot(half, FORMULA));
 }
 
+/** The middles of both for a blade as estimated: what it keeps on down to, and what it starts at with a twitch; null of one that turns at no speed. */
+export function turnsFrom({ nominal, bearing, blade }: Spinner, density: number) {
+  const kept = slowestKept(blade(nominal), bearing, density, null, FOR_BAND);
+  if (kept.outcome !== 'keeps') return null;
+  const keepsMps = keptAt(kept, 0);
+  return { keepsMps, startsMps: kept.startsMps ?? kept.freeMps + TWITCH_MPS };
+}
+
 /** Whether a turning blade most likely keeps on, from what is left above the two speeds it stops at. */
 export function isLikelyKept(keeping: Keeping | null): boolean {
   return !keeping || leftOver(keeping) >= 0;

@@ -2,6 +2,7 @@
 import { isLifted, lineKind, poseOf } from '../geometry/placed';
 import type { Outfit } from '../hydro/outfit';
 import { KICK_SHARE } from '../hydro/kick';
+import { weightOf, type Sum } from '../hydro/trim';
 import { GRAVITY_MPS2, waterDensity, type Water } from '../hydro/water';
 import type { WobblingBody } from '../hydro/wobble';
 import { wobblingBody } from '../in-water/wobbling';
@@ -109,20 +110,23 @@ export function lureInWater(
     arm: armOf(build, layout, bodies, rho),
     planing: planingAreas(Object.values(build.items).map(({ part }) => part)),
     twisting: twistingOf(Object.values(build.items)),
-    wobbling: wobblingOf(layout, bodies, rho),
+    wobbling: wobblingOf(
+      layout.carriers,
+      bodies.reduce((sum, { massKg }) => sum + massKg, 0),
+      weightOf(bodies, rho),
+    ),
   };
 }
 
-/** The body of the lure that its own wake swings. */
-function wobblingOf({ carriers }: Layout, bodies: readonly Body[], rho: number): WobblingBody | null {
+/** The body of the lure that its own wake swings. @param weightN in water, with its moments about the line tie */
+export function wobblingOf(
+  carriers: readonly Pick<LaidCarrier, 'carrier'>[],
+  massKg: number,
+  { all, y }: Sum,
+): WobblingBody | null {
   const body = carriers.find(({ carrier }) => carrier.kind === 'body')?.carrier;
-  if (body?.kind !== 'body') return null;
-  let [movedKg, keelNm] = [0, 0];
-  for (const { massKg, volumeM3, yM } of bodies) {
-    movedKg += massKg + rho * volumeM3;
-    keelNm -= (massKg - rho * volumeM3) * GRAVITY_MPS2 * yM;
-  }
-  return wobblingBody(body.wire, movedKg, keelNm);
+  // What it weighs in water is its mass less that of the water it pushes aside, which goes along with it.
+  return body?.kind === 'body' ? wobblingBody(body.wire, 2 * massKg - all / GRAVITY_MPS2, -y) : null;
 }
 
 /** Of a lure that is not a body, half as wide as a front is taken to be, m. Trade estimate. */

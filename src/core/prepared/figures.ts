@@ -34,6 +34,8 @@ export interface Figures {
   readonly isShaken: boolean;
   /** Area it shows to the water from the side, m². */
   readonly bulkM2: number;
+  /** From which speed on its body swings, m/s; null of one that does not. Worked out when asked. */
+  readonly wobbleStartMps: () => number | null;
   /** The slowest speed of the lure that keeps each blade turning, m/s, nose first; null of one that turns at none. Worked out when asked. */
   readonly keptDownToMps: () => readonly (number | null)[];
   /** Where it falls, comes to the surface and planes; worked out when asked. */

@@ -19,6 +19,7 @@ import { applyEdits, type Edit } from '../lure/edit';
 import { misfits, placeOf, type Place } from '../fits/fit';
 import type { Misfit } from '../fits/misfit';
 import { itemOf, type Build, type Item, type ItemId, type Lure } from '../lure/lure';
+import { wobbleStarts } from '../hydro/wobble';
 import { planingAreas } from '../in-water/planing-areas';
 import { twistingOf } from '../in-water/twisting';
 import { clevisSeat, threadedSeat } from '../in-water/spinners';
@@ -31,7 +32,7 @@ import { AS_ESTIMATED } from '../predict/factors';
 import type { Crossings } from '../predict/crossings';
 import { troubleAt } from '../predict/trouble';
 import { pullOnLine, rideAt, thumpOf } from '../predict/ride';
-import { aheadOf, type BladePlace } from '../predict/lure-in-water';
+import { aheadOf, wobblingOf, type BladePlace } from '../predict/lure-in-water';
 import { hingedOn } from '../geometry/tie';
 import { armScaled, type ScaledLure } from '../predict/scaled-lure';
 import { outcomesAt } from '../predict/turned';
@@ -233,8 +234,7 @@ export class Prepared {
       sums,
       asideSums: bodies.aside(),
       arm: armScaled(arm, AS_ESTIMATED),
-      // No figure asked here follows from the wobble.
-      wobbling: null,
+      wobbling: wobblingOf(laying.carriers, bodies.massKg, sums.weightN),
       line: this.line,
       ...bodies.swing(),
     });
@@ -260,6 +260,10 @@ export class Prepared {
       misfits: found,
       isShaken: arm.outcome !== 'outsideModel',
       bulkM2: sums.sideM2.all,
+      wobbleStartMps: () => {
+        const wobbling = wobblingOf(laying.carriers, bodies.massKg, sums.weightN);
+        return wobbling && wobbleStarts(wobbling, rho);
+      },
       keptDownToMps: () => this.keptDownTo(standing, hanging),
       crossings,
       ride: () => {

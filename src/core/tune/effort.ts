@@ -21,6 +21,7 @@ const BY_HANDLING: Readonly<Partial<Record<MoveCode['code'], Op>>> = {
   collar: 'fitSkirt',
   thinTips: 'thinTips',
   cutTrailer: 'cutTrailer',
+  setNail: 'screwNail',
 };
 
 /** Of what has to give way: the operations that put it right again. */

@@ -38,6 +38,12 @@ function middleOf(line: CardLine, figures: Figures, build: Build, heard: () => S
       const isOne = !a || !b || (figures.blades.length > 1 && stackedPairs(layOut(build)).length > 0);
       return isOne ? null : Math.abs(a.outcome.rateHz - b.outcome.rateHz);
     }
+    case 'wobbleHz':
+      return ride()?.wobble?.rateHz ?? null;
+    case 'wobbleRad':
+      return ride()?.wobble?.swingRad ?? null;
+    case 'wobbleStartMps':
+      return figures.wobbleStartMps();
     case 'thumpNs':
       return trim ? figures.thumpNs : null;
     case 'pulseN':

@@ -14,6 +14,7 @@ export type Handling =
   | { readonly code: 'collar'; readonly item: ItemId; readonly toShare: number }
   | { readonly code: 'thinTips'; readonly item: ItemId }
   | { readonly code: 'cutTrailer'; readonly item: ItemId; readonly byM: number }
+  | { readonly code: 'setNail'; readonly item: ItemId; readonly byM: number }
   | { readonly code: 'renewSwivel'; readonly item: ItemId }
   | { readonly code: 'turn'; readonly item: ItemId; readonly part: Part };
 

@@ -74,7 +74,19 @@ describe('the moves of a lure', () => {
 
   it('reach what the issue of a tuner names: parts, places, bends, state', () => {
     const codes = new Set(DEMO_LURES.flatMap((lure) => movesOf(lure, ALL).map(({ code }) => code)));
-    const wanted = ['swap', 'takeOff', 'add', 'takeWire', 'bend', 'arm', 'rivet', 'collar', 'thinTips', 'cutTrailer'];
+    const wanted = [
+      'swap',
+      'takeOff',
+      'add',
+      'takeWire',
+      'bend',
+      'arm',
+      'rivet',
+      'collar',
+      'thinTips',
+      'cutTrailer',
+      'setNail',
+    ];
     for (const code of wanted) expect(codes).toContain(code);
     const own = { ...part('blade-colorado-k3'), id: 'own-blade', maker: 'mine' } as (typeof CATALOGUE)[number];
     const lure = demoLure('hovna-lantern');

@@ -15,6 +15,7 @@ import { armMeetsFrame } from '../judgement/mending';
 import { isSame } from '../same';
 import type { Clevis } from '../parts/kinds/clevis';
 import { HOWS } from '../parts/kinds/room';
+import { GRIPS_FROM, nailLengthM } from '../parts/kinds/nail-weight';
 import { RIVET_FIXINGS } from '../parts/kinds/rivet';
 import { PART_KINDS, portsOf, type ItemState, type Part, type PartKind } from '../parts/part';
 import type { Handling, Move, MoveCode } from './move';
@@ -61,7 +62,7 @@ export function* movesInTurn(lure: Lure, parts: PartsAtHand): Generator<Move> {
   yield* handlings(lure);
   yield* takings(build, items);
   yield* additions(build, items, byKind);
-  yield* wires(build, byKind.get('wire') ?? []);
+  yield* wires(build, byKind.get(build.carrier.wire.kind) ?? []);
 }
 
 /** The same at one go. */
@@ -217,6 +218,7 @@ const ARM_BY_M = [0.004, 0.008, 0.016, -0.004, -0.008];
 const FOLDED_TO_RAD = [0, 15, 30, 45, 60].map((degrees) => degrees * DEGREE);
 const COLLAR_AT = [0.2, 0.3, 0.4, 0.5];
 const CUT_BY_M = [0.005, 0.01, 0.015];
+const NAIL_BY_M = [0.0005, -0.0005, 0.001, -0.001, 0.002, -0.002];
 /** Of the body of a trailer that much has to stay before what kicks. */
 const BODY_LEFT_M = 0.006;
 
@@ -265,6 +267,14 @@ function ofPiece(item: Item): Move[] {
         }),
       );
     }
+    case 'nail':
+      if (part.kind !== 'nailWeight') return [];
+      return NAIL_BY_M.filter((byM) => staysIn(state.outM + byM, nailLengthM(part, state))).map((byM) =>
+        adjust(item, { code: 'setNail', item: id, byM }, `${Math.round(byM * 1e4)}`, {
+          ...state,
+          outM: state.outM + byM,
+        }),
+      );
     default:
       return part.kind === 'blade' && item.flipped
         ? [
@@ -274,6 +284,11 @@ function ofPiece(item: Item): Move[] {
           ]
         : [];
   }
+}
+
+/** A nail that stands out so far still grips its body. */
+function staysIn(outM: number, lengthM: number): boolean {
+  return outM >= 0 && lengthM - outM >= GRIPS_FROM * lengthM;
 }
 
 /** Bends but those of the line tie, and the arm, where the wire then goes through nothing. */

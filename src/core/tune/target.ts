@@ -12,6 +12,10 @@ export const CARD_LINES = [
   'rateHz',
   /** How often the first two blades come round together, Hz. */
   'beatHz',
+  /** How often the body of a hard bait swings, Hz, how far to each side, rad, and from which speed on, m/s. */
+  'wobbleHz',
+  'wobbleRad',
+  'wobbleStartMps',
   'thumpNs',
   'pulseN',
   'shakeM',

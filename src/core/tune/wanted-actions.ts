@@ -55,6 +55,10 @@ export const WANTED_ACTIONS: readonly Target[] = [
     name: 'Quiet and slim',
     wants: [want('levelDb', null, -6), want('bulkM2', null, 0.0012, 'wouldLike')],
   },
+  {
+    name: 'A wide, slow wobble',
+    wants: [want('wobbleRad', 0.14, null), want('wobbleHz', null, 6), want('wobbleStartMps', null, 0.4, 'wouldLike')],
+  },
 ];
 
 /** Of these lines a lure acts like another; the others may differ. */
@@ -64,6 +68,8 @@ const ACTS_ALIKE: Readonly<Partial<Record<CardLine, Want['weight']>>> = {
   thumpNs: 'must',
   depthM: 'must',
   planingMps: 'must',
+  wobbleHz: 'must',
+  wobbleRad: 'wouldLike',
   pulseN: 'wouldLike',
   levelDb: 'wouldLike',
   flashFrontM2PerS: 'wouldLike',

@@ -41,9 +41,9 @@ export function FrontDrawing({ view, label, className }: FrontDrawingProps) {
           strokeLinecap="round"
         />
       ))}
-      {view.parts.map(({ item, rightMm, upMm, halfWidthMm, halfHeightMm, colour }) => (
+      {view.parts.map(({ key, rightMm, upMm, halfWidthMm, halfHeightMm, colour }) => (
         <ellipse
-          key={item}
+          key={key}
           cx={rightMm}
           cy={-upMm}
           rx={halfWidthMm}

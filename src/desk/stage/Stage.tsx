@@ -2,6 +2,7 @@
 
 import { memo, useMemo, useRef, type ReactNode } from 'react';
 import { wholeLengthM } from '@/core/geometry/drawn-short';
+import type { Build } from '@/core/lure/lure';
 import type { Finding } from '@/core/judgement/finding';
 import { doesTurn, type SpinPrediction } from '@/core/predict/spin';
 import { showLength, type UnitSystem } from '@/core/units/write';
@@ -15,6 +16,7 @@ import { shownHistory } from '../shown-lure';
 import { useStageView } from './use-stage-view';
 
 const BendHandles = latePart(() => import('./BendHandles').then((room) => room.BendHandles));
+const NailHandles = latePart(() => import('./NailHandles').then((room) => room.NailHandles));
 /** Also stands by itself, under a stage that is narrow. */
 export const StageFigures = latePart(() => import('./StageFigures').then((room) => room.StageFigures));
 const StageTools = latePart(() => import('./StageTools').then((room) => room.StageTools));
@@ -38,7 +40,7 @@ export interface StageProps {
 }
 
 /**
- * The lure drawn as it is at this moment, and, on a bent wire, a handle at each bend. It follows the hand by itself: all
+ * The lure drawn as it is at this moment, with a handle at each bend of a wire and below each nail weight. It follows the hand by itself: all
  * around it follows a moment later.
  */
 export const Stage = memo(function Stage(props: StageProps) {
@@ -79,7 +81,12 @@ export const Stage = memo(function Stage(props: StageProps) {
       </div>
       {children}
       {isReady && layout.path && <BendHandles build={lure.build} layout={layout} view={view} />}
+      {isReady && hasNail(lure.build) && <NailHandles build={lure.build} layout={layout} view={view} system={system} />}
       {isReady && <StageTools target={hand} view={view} turns={turns} isBrief={!isWide} />}
     </div>
   );
 });
+
+function hasNail({ items }: Build): boolean {
+  return Object.values(items).some(({ part }) => part.kind === 'nailWeight');
+}

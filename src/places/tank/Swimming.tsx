@@ -32,10 +32,14 @@ const SEEN_PX = 2.5;
 const FACTORS = [1, 2, 5, 10, 20, 50, 100];
 const MOST_SHAKE_PX = 9;
 
-/** The lure as it swims: its blades turn, it hangs at its pitch, shakes at its beat, and leans as the small view from the front shows. */
+/**
+ * The lure as it swims: its blades turn, it hangs at its pitch, shakes at its beat or swings with its wobble, and leans as
+ * the small view from the front shows.
+ */
 export const Swimming = memo(function Swimming({ lure, prediction, speedMps, system, onPainted }: SwimmingProps) {
   const stage = useRef<HTMLDivElement>(null);
   const body = useRef<HTMLDivElement>(null);
+  const swung = useRef<HTMLDivElement>(null);
   const size = useSize(stage);
   const water = useDesk((state) => state.settings.water);
   const outfit = useDesk((state) => state.settings.outfit);
@@ -60,9 +64,22 @@ export const Swimming = memo(function Swimming({ lure, prediction, speedMps, sys
   const amplitudePx = (most?.amplitudeM ?? 0) * 1000 * (view?.pxPerMm ?? 0);
   const factor = FACTORS.find((each) => each * amplitudePx >= SEEN_PX) ?? FACTORS.at(-1) ?? 1;
   const shownPx = Math.min(MOST_SHAKE_PX, amplitudePx * factor);
-  useShaking(body, isStill ? 0 : shownPx, rateHz / slowedBy);
+  const wobble = ride?.wobble ?? null;
+  useMoving(
+    body,
+    isStill ? [] : [`translateY(${shownPx}px)`, `translateY(${-shownPx}px)`],
+    shownPx > SEEN_AT_ALL_PX ? rateHz / slowedBy : 0,
+  );
+  useMoving(
+    swung,
+    isStill || !wobble ? [] : [turned(wobble.swingRad), turned(-wobble.swingRad)],
+    (wobble?.rateHz ?? 0) / slowedBy,
+  );
   const front = useMemo(() => frontView(laid.layout, motions), [laid, motions]);
-  const words = swimWords({ pitchRad, leanRad, shakeM: most?.amplitudeM ?? null, factor, rateHz, isStill }, system);
+  const words = swimWords(
+    { pitchRad, leanRad, shakeM: most?.amplitudeM ?? null, factor, rateHz, wobble, isStill },
+    system,
+  );
   return (
     <section aria-label="Swimming" className="relative flex min-h-0 flex-1 flex-col">
       <div ref={stage} className="relative flex-1 overflow-hidden bg-stage contain-strict">
@@ -72,21 +89,24 @@ export const Swimming = memo(function Swimming({ lure, prediction, speedMps, sys
           data-testid="swimming"
           data-pitch={pitchRad}
         >
-          <div ref={body} className="absolute inset-0">
-            {size && (
-              <Stage
-                size={size}
-                isWide={false}
-                prediction={prediction}
-                findings={NONE}
-                system={system}
-                isReady={false}
-                isBare
-                onPainted={onPainted}
-              >
-                {null}
-              </Stage>
-            )}
+          {/* It swings about its line eye, towards the eye that looks and away from it. */}
+          <div ref={swung} className="absolute inset-0" style={{ transformOrigin: originOf(view) }}>
+            <div ref={body} className="absolute inset-0">
+              {size && (
+                <Stage
+                  size={size}
+                  isWide={false}
+                  prediction={prediction}
+                  findings={NONE}
+                  system={system}
+                  isReady={false}
+                  isBare
+                  onPainted={onPainted}
+                >
+                  {null}
+                </Stage>
+              )}
+            </div>
           </div>
         </div>
         <figure className="absolute right-2 top-2 w-24 text-center max-sm:w-16">
@@ -131,15 +151,24 @@ function originOf(view: { readonly originX: number; readonly originY: number } |
   return view ? `${view.originX}px ${view.originY}px` : '50% 50%';
 }
 
-/** To and fro at this rate, Hz. */
-function useShaking(body: { readonly current: HTMLElement | null }, amplitudePx: number, rateHz: number) {
+const SEEN_AT_ALL_PX = 0.3;
+/** From so far away, px, a swing is looked at. */
+const SEEN_FROM_PX = 1400;
+
+function turned(rad: number): string {
+  return `perspective(${SEEN_FROM_PX}px) rotateY(${rad}rad)`;
+}
+
+/** From the one to the other and back at this rate, Hz. */
+function useMoving(moved: { readonly current: HTMLElement | null }, transforms: readonly string[], rateHz: number) {
+  const between = transforms.join(' | ');
   useEffect(() => {
-    const element = body.current;
-    if (!element || !(amplitudePx > 0.3) || !(rateHz > 0)) return;
-    const shaking = element.animate(
-      [{ transform: `translateY(${amplitudePx}px)` }, { transform: `translateY(${-amplitudePx}px)` }],
+    const element = moved.current;
+    if (!element || between === '' || !(rateHz > 0)) return;
+    const moving = element.animate(
+      between.split(' | ').map((transform) => ({ transform })),
       { duration: 500 / rateHz, iterations: Infinity, direction: 'alternate', easing: 'ease-in-out' },
     );
-    return () => shaking.cancel();
-  }, [body, amplitudePx, rateHz]);
+    return () => moving.cancel();
+  }, [moved, between, rateHz]);
 }

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import type { Lure } from '@/core/lure/lure';
-import type { Card } from '@/core/tune/card';
+import { OF_TURNING, type Card } from '@/core/tune/card';
 import { carried, middlesOf } from '@/core/tune/middles';
 import { CARD_LINES, type CardLine, type Want } from '@/core/tune/target';
 import { useDesk } from '@/desk/desk-state';
@@ -35,6 +35,8 @@ export interface CardShown {
 const AT_ONCE: readonly CardLine[] = [
   'rateHz',
   'beatHz',
+  'wobbleHz',
+  'wobbleRad',
   'thumpNs',
   'pulseN',
   'shakeM',
@@ -108,6 +110,8 @@ export function linesShown(card: Card, wants: readonly Want[]): readonly CardLin
     if (wanted.has(line)) return true;
     const said = card.lines[line];
     if (!said) return false;
+    // Of a bait that wobbles with nothing that turns, nothing comes once a turn.
+    if (card.lines.wobbleStartMps && OF_TURNING.has(line) && said.high === 0) return false;
     return line !== 'sidePullRad' || said.high > 0 || said.low < 0;
   });
 }

@@ -3,18 +3,16 @@ import { nailMeets, type NailMeet } from '../../geometry/knocker';
 import type { Layout } from '../../geometry/layout';
 import { poseOf } from '../../geometry/placed';
 import { spinSeats, type SpinSeat } from '../../geometry/seats';
-import { LAKE_WATER, type Water } from '../../hydro/water';
-import { GRAVITY_MPS2 } from '../../hydro/water';
+import { unevenness } from '../../hydro/knock';
+import { GRAVITY_MPS2, LAKE_WATER, type Water } from '../../hydro/water';
 import { stateOf } from '../../lure/item-state';
 import type { Build, Item } from '../../lure/lure';
 import { usualSpreadRad } from '../../parts/blade-pattern';
-import { nailLengthM, type NailState } from '../../parts/kinds/nail-weight';
+import { GRIPS_FROM, nailLengthM, type NailState } from '../../parts/kinds/nail-weight';
 import { softHalfM } from '../../parts/soft-form';
 import { bodySwing, pauseSwings, type BodySwing, type Flashing } from '../../predict/body-swing';
 import { noRepairs, type Finding, type Repair } from '../finding';
 
-/** Of a nail so much of its length has to be in the body to grip. Trade estimate. */
-const GRIPS_FROM = 0.6;
 /** Further from upright than this a nail is knocked over. Trade estimate. */
 const UPRIGHT_WITHIN_RAD = 0.14;
 /** It knocks best under the widest part of the blade, within so much of its length. Trade estimate. */
@@ -30,7 +28,7 @@ export function bodyFindings(build: Build, layout: Layout, water: Water = LAKE_W
   const swing = bodySwing(build, water, speedMps, layout);
   return [
     ...(swing ? [...swing.flashing.flatMap((each) => flasher(build, swing, each)), ...floating(swing)] : []),
-    ...seats.flatMap((seat) => free(seat, water)),
+    ...seats.flatMap((seat) => free(seat, swing, water)),
     ...nailMeets(build, layout, seats).flatMap((met) => knocker(met)),
     ...seats.flatMap((seat) => againstSoft(build, layout, seat)),
   ];
@@ -79,8 +77,9 @@ function flasher(build: Build, { wobble }: BodySwing, each: Flashing): Finding[]
 }
 
 /** A blade on a ring at the tail turns, and goes on at the pause. */
-function free({ item, blade, ring }: SpinSeat, water: Water): Finding[] {
+function free({ item, blade, ring }: SpinSeat, swing: BodySwing | null, water: Water): Finding[] {
   if (!ring) return [];
+  const behind = swing?.free.find((each) => each.item === item.id);
   return [
     {
       code: 'flashesOnPause',
@@ -89,6 +88,9 @@ function free({ item, blade, ring }: SpinSeat, water: Water): Finding[] {
       items: [item.id],
       repairs: noRepairs,
       swings: pauseSwings(blade, water),
+      turns: behind ? (behind.turns ?? 'never') : null,
+      toAndFroM: behind?.toAndFroM ?? 0,
+      wobbleHz: swing?.wobble?.rateHz ?? null,
     },
   ];
 }
@@ -126,6 +128,7 @@ function knocker(met: NailMeet): Finding[] {
       knock,
       gapM,
       mostM,
+      unevenShare: unevenness(-gapM, mostM),
       repairs: knock === 'knocks' ? noRepairs : () => setNail(nail, state, state.outM + gapM + mostM / 2),
     },
   ];

@@ -31,6 +31,9 @@ export const nailStateSchema = z.strictObject({
 });
 export type NailState = z.infer<typeof nailStateSchema>;
 
+/** So much of a nail's length has to be in the body to grip. Trade estimate. */
+export const GRIPS_FROM = 0.6;
+
 /** What is left of a nail that was clipped, m. */
 export function nailLengthM({ lengthM }: NailWeight, { clippedM }: NailState): number {
   return Math.max(lengthM - clippedM, 0);
