@@ -17,8 +17,8 @@ function eachStep(build: Build) {
   if (plan.outcome !== 'planned') return [];
   return plan.steps.map((step, i) => ({
     step,
-    frames: handlingFrames(step, build, plan.over),
-    scene: stepScene(build, standsAfter(build, plan.over, plan.steps, i + 1), step),
+    frames: handlingFrames(step),
+    scene: stepScene(build, standsAfter(build, plan.steps, i + 1), step),
   }));
 }
 

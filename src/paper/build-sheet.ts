@@ -262,9 +262,9 @@ function workInto(column: Column, { plan, lure, system }: BuildSheetInput) {
   else {
     plan.steps.forEach((step, i) => {
       for (const hazard of step.hazards) column.caution(HAZARD_WORDS[hazard], 0);
-      const { what, how } = stepWords(step, lure.build, system);
-      const closes = lastChanceWords(step, lure.build);
-      const measures = unsaidAmounts(step, lure.build, system).join(', ');
+      const { what, how } = stepWords(step, system);
+      const closes = lastChanceWords(step);
+      const measures = unsaidAmounts(step, system).join(', ');
       const also = [how, measures === '' ? '' : `${measures.charAt(0).toUpperCase()}${measures.slice(1)}.`];
       column.row(
         `${i + 1}`,

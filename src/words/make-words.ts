@@ -44,8 +44,8 @@ export function amountName(amount: Amount): string {
 }
 
 /** Measures of a step that its sentences do not say: `wraps 3`, `play to leave 1.50 mm`. */
-export function unsaidAmounts(step: MakeStep, build: Build, system: UnitSystem): string[] {
-  const { what, how } = stepWords(step, build, system);
+export function unsaidAmounts(step: MakeStep, system: UnitSystem): string[] {
+  const { what, how } = stepWords(step, system);
   return step.amounts.flatMap((amount) => {
     const value =
       'lengthM' in amount
@@ -58,7 +58,8 @@ export function unsaidAmounts(step: MakeStep, build: Build, system: UnitSystem):
   });
 }
 
-export function stepWords({ operation, amounts }: MakeStep, build: Build, system: UnitSystem): StepWords {
+export function stepWords({ operation, amounts, joins, piece: { build } }: MakeStep, system: UnitSystem): StepWords {
+  const behind = joins ? [behindName(joins.part)] : [];
   const part = (id: ItemId) => itemOf(build, id).part;
   const name = (id: ItemId) => distinctName(build, id);
   const size = (of: Amount['of']) => {
@@ -78,7 +79,14 @@ export function stepWords({ operation, amounts }: MakeStep, build: Build, system
         how: 'Knots, snells, tags and a spare for a spoilt knot are in this length.',
       };
     case 'tieEnd':
-      return lineEndWords(build, operation.end, operation.holding.map(name));
+      return lineEndWords(build, operation.end, [...operation.holding.map(name), ...behind]);
+    case 'joinBehind':
+      return part(operation.on).kind === 'splitRing'
+        ? {
+            what: `Hang the ${listed(behind)} in the ${name(operation.on)}.`,
+            how: 'Part the coils, its eye in and all the way round.',
+          }
+        : { what: `Hang the ${listed(behind)} in the ${name(operation.on)}.`, how: 'Open it, the eye in, shut it.' };
     case 'snell': {
       const { snell } = stateOf(itemOf(build, operation.hook), 'hook');
       const side = snell?.enters === 'backSide' ? 'from the back of the hook' : 'from the side of the point';
@@ -295,6 +303,11 @@ function baitWords(build: Build, item: ItemId, name: string): StepWords {
       };
 }
 
+/** A piece that was made before. */
+function behindName(part: Part): string {
+  return part.kind === 'lureBody' ? lower(part) : 'piece made before';
+}
+
 /** A knot or a loop at the end of a line. */
 function lineEndWords(build: Build, end: End, held: readonly string[]): StepWords {
   const form = wireEnd(build.carrier, end);
@@ -348,7 +361,7 @@ function facing(build: Build, id: ItemId): string {
 }
 
 /** What a step is the last chance for, beside what it puts on itself. */
-export function lastChanceWords({ lastChanceFor }: MakeStep, build: Build): string {
+export function lastChanceWords({ lastChanceFor, piece: { build } }: MakeStep): string {
   const names = lastChanceFor.map((id) => lower(itemOf(build, id).part));
   const counted = [...new Set(names)].map((name) => {
     const count = names.filter((each) => each === name).length;

@@ -14,8 +14,6 @@ export function noWayWords(why: NoWay, build: Build): string {
       return `The ${name(why.item)} hangs on a closed eye of the ${name(why.on)}, which nothing opens: put a split ring between them.`;
     case 'noLoop':
       return `The ${name(why.item)} hangs at an end of the wire that has no loop: give it one.`;
-    case 'severalCarriers':
-      return `This lure is ${why.count} wires joined. The order of work is known for one wire; make each by itself, and join them when both are closed but for one loop.`;
     case 'stuck':
       return `No order makes this: ${whatStands(why.operations, build)} stand in each other’s way. Take one of them off.`;
     default:

@@ -1,15 +1,14 @@
 /** A step as it is said aloud: cautions first, units in full. */
 import type { MakeStep } from '../core/make/plan';
-import type { Build } from '../core/lure/lure';
 import type { UnitSystem } from '../core/units/write';
 import { AFTER_WORDS } from './after-words';
 import { lastChanceWords, stepWords, unsaidAmounts } from './make-words';
 import { HAZARD_WORDS } from './tool-words';
 
-export function spokenStep(step: MakeStep, build: Build, system: UnitSystem): string {
-  const { what, how } = stepWords(step, build, system);
-  const closes = lastChanceWords(step, build);
-  const amounts = unsaidAmounts(step, build, system);
+export function spokenStep(step: MakeStep, system: UnitSystem): string {
+  const { what, how } = stepWords(step, system);
+  const closes = lastChanceWords(step);
+  const amounts = unsaidAmounts(step, system);
   const checks = step.after.map((check) => `${AFTER_WORDS[check].words}.`);
   return inFull(
     [

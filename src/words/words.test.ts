@@ -122,9 +122,9 @@ describe('any lure that can be reached', () => {
           if (plan.outcome === 'noWay') expectWords(noWayWords(plan.why, lure.build));
           else {
             for (const step of plan.steps) {
-              const { what, how } = stepWords(step, lure.build, system);
+              const { what, how } = stepWords(step, system);
               expectWords(what, ...(how === '' ? [] : [how]));
-              if (step.lastChanceFor.length > 0) expectWords(lastChanceWords(step, lure.build));
+              if (step.lastChanceFor.length > 0) expectWords(lastChanceWords(step));
               for (const hazard of step.hazards) expectWords(HAZARD_WORDS[hazard]);
               for (const tool of step.tools) expectWords(TOOL_WORDS[tool]);
               for (const check of step.after) expectWords(AFTER_WORDS[check].words);

@@ -58,6 +58,29 @@ describe('the lure file', () => {
     if (!reading.ok) expect(lureFileProblemWords(reading.problem)).toMatch(words);
   });
 
+  it('of version 8, which knew no traced outline, opens the same; with one it comes back as it was', () => {
+    const lure = demoLure('halvane-glint');
+    const older = { ...(JSON.parse(writeLureFile(lure)) as object), version: 8 };
+    expect(readLureFile(JSON.stringify(older))).toEqual(readLureFile(writeLureFile(lure)));
+    const { carrier } = lure.build;
+    if (carrier.kind !== 'body') throw new Error('a hard bait');
+    const traced = [
+      { at: 0, up: 0, down: 0 },
+      { at: 0.4, up: 0.55, down: 0.45 },
+      { at: 1, up: 0, down: 0 },
+    ];
+    const own = {
+      ...lure,
+      build: { ...lure.build, carrier: { ...carrier, wire: { ...carrier.wire, traced } } },
+    };
+    expect(readLureFile(writeLureFile(own))).toMatchObject({ ok: true, lure: own });
+    const backwards = writeLureFile({
+      ...own,
+      build: { ...own.build, carrier: { ...carrier, wire: { ...carrier.wire, traced: traced.toReversed() } } },
+    });
+    expect(readLureFile(backwards).ok).toBe(false);
+  });
+
   it('is described by the committed JSON Schema', () => {
     const committed: unknown = JSON.parse(readFileSync('docs/lure-file.schema.json', 'utf8'));
     expect(committed).toEqual(JSON.parse(JSON.stringify(lureFileJsonSchema())));

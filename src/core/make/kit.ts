@@ -1,5 +1,6 @@
 /** What has to lie on the table before the first step. */
 import { isMouldedEye } from '../parts/kinds/screw-eye';
+import { oncePer } from '../once';
 import { isSame } from '../same';
 import { carrierRoom } from '../carriers/carrier';
 import { cutLengths } from '../lengths/lengths';
@@ -26,20 +27,21 @@ export interface KitPart {
 }
 
 /** Everything that has to lie ready for these steps, counted, lengths in m. */
-export function kitFor(build: Build, steps: readonly MakeStep[]): Kit {
+export function kitFor(steps: readonly MakeStep[]): Kit {
   return {
     tools: [...new Set(steps.flatMap(({ tools }) => tools))],
     supplies: [...new Set(steps.flatMap(({ supplies }) => supplies))],
-    parts: partsInOrder(build, steps),
+    parts: partsInOrder(steps),
   };
 }
 
-function partsInOrder(build: Build, steps: readonly MakeStep[]): KitPart[] {
-  const cuts = cutLengths(build).filter(({ of }) => of !== 'skirtLayer');
+function partsInOrder(steps: readonly MakeStep[]): KitPart[] {
+  const cutsOf = oncePer((build: Build) => cutLengths(build).filter(({ of }) => of !== 'skirtLayer'));
   const seen = new Set<ItemId>();
   const parts: KitPart[] = [];
-  const isBought = !carrierRoom(build.carrier).isCut(build.carrier);
-  steps.forEach(({ operation, items }, step) => {
+  steps.forEach(({ operation, items, piece: { build } }, step) => {
+    const isBought = !carrierRoom(build.carrier).isCut(build.carrier);
+    const cuts = cutsOf(build);
     if (operation.op === 'takeBody') parts.push({ part: build.carrier.wire, items: [], step, cutM: null });
     if (operation.op === 'cutWire' || operation.op === 'cutLine') {
       const cutM = cuts.find(({ of }) => of === 'wire')?.cutM ?? null;

@@ -13,6 +13,7 @@ export const linkOperations: Pick<
   | 'hangByRing'
   | 'hangByEye'
   | 'hangOnSnap'
+  | 'joinBehind'
   | 'ringOverTie'
   | 'tieDressing'
   | 'lashKeeper'
@@ -66,6 +67,18 @@ export const linkOperations: Pick<
     hazards: ({ item }, goal) => pointsIn(goal, [item]),
     amounts: () => [],
     after: () => ['snapShut'],
+  },
+  joinBehind: {
+    tool: null,
+    minutes: 1,
+    undoing: 'byHand',
+    habit: 90,
+    facts: ({ on }) => facts([`in ${on}`]),
+    // What was made before comes to hang there: see standsAfter.
+    effect: (_operation, _goal, piece) => piece,
+    hazards: () => ['hookPoint'],
+    amounts: () => [],
+    after: ({ on }, { build }) => (itemOf(build, on).part.kind === 'splitRing' ? ['ringFlat'] : ['snapShut']),
   },
   ringOverTie: {
     tool: 'ringPliers',

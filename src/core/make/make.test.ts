@@ -20,7 +20,7 @@ describe('making a lure, from bare wire', () => {
   it.each(DEMO_LURES.map((lure) => [lure.name, lure] as const))('%s: its steps give exactly that lure', (_, lure) => {
     const plan = planned(lure.build);
     expect(plan.isBest).toBe(true);
-    const made = standsAfter(lure.build, plan.over, plan.steps, plan.steps.length);
+    const made = standsAfter(lure.build, plan.steps, plan.steps.length);
     expect(made.build).toEqual(lure.build);
     expect(made.aside).toEqual([]);
     expect(new Set(plan.steps.map(({ id }) => id)).size).toBe(plan.steps.length);
@@ -38,7 +38,7 @@ describe('making a lure, from bare wire', () => {
           return;
         }
         made++;
-        const { build, aside } = standsAfter(lure.build, plan.over, plan.steps, plan.steps.length);
+        const { build, aside } = standsAfter(lure.build, plan.steps, plan.steps.length);
         expect(build).toEqual(lure.build);
         expect(aside).toEqual([]);
         expectEachCanBeDone(lure);
@@ -59,7 +59,7 @@ describe('making a lure, from bare wire', () => {
           const [about, id] = fact.split(' ');
           if (id !== undefined && (about === 'in' || about === 'begun')) on.add(id);
         }
-        const { build, aside } = standsAfter(lure.build, plan.over, plan.steps, i + 1);
+        const { build, aside } = standsAfter(lure.build, plan.steps, i + 1);
         for (const id of Object.keys(build.items)) expect(on, `${lure.name}, step ${i + 1}`).toContain(id);
         for (const { item } of aside) expect(build.items[item.id]).toBeUndefined();
         for (const entry of build.strand) expect(build.items[entry.item]).toBeDefined();
@@ -71,7 +71,7 @@ describe('making a lure, from bare wire', () => {
     const lure = demoLure('halvane-twins');
     const plan = planned(lure.build);
     const free = plan.steps.flatMap((_, i) => {
-      const { carrier } = standsAfter(lure.build, plan.over, plan.steps, i + 1).build;
+      const { carrier } = standsAfter(lure.build, plan.steps, i + 1).build;
       return carrier.kind === 'straightWire' ? [carrier.freeRoomM] : [];
     });
     for (const [i, each] of free.entries()) expect(each).toBeLessThanOrEqual((free[i - 1] ?? 1) + 1e-12);
@@ -115,7 +115,7 @@ describe('half way', () => {
     const plan = planned(lure.build);
     const count = plan.steps.findIndex(({ id }) => step.test(id)) + 1;
     expect(count).toBeGreaterThan(0);
-    return { ...standsAfter(lure.build, plan.over, plan.steps, count), capped: cappedAfter(plan.steps, count) };
+    return { ...standsAfter(lure.build, plan.steps, count), capped: cappedAfter(plan.steps, count) };
   };
 
   const tailOf = ({ carrier }: Build) => wireEnd(carrier, 'tail');

@@ -1,12 +1,20 @@
 /** One thing done by hand to the lure, as coded data: which operation, on which pieces. The sentence is written where it is shown. */
-import type { End, ItemId } from '../lure/lure';
+import type { CarrierId, End, ItemId } from '../lure/lure';
 
 export type Operation =
   /** The length of wire cut from stock. */
   | { readonly op: 'cutWire' }
   | { readonly op: 'cutLine' }
   /** An end of a line knotted to what hangs there, or into a loop. */
-  | { readonly op: 'tieEnd'; readonly end: End; readonly holding: readonly ItemId[] }
+  | {
+      readonly op: 'tieEnd';
+      readonly end: End;
+      readonly holding: readonly ItemId[];
+      /** A piece made before, which this knot ties on. */
+      readonly behind?: CarrierId;
+    }
+  /** A piece made before, hung in a ring or a snap. */
+  | { readonly op: 'joinBehind'; readonly behind: CarrierId; readonly on: ItemId }
   | { readonly op: 'snell'; readonly hook: ItemId }
   /** A bought frame: wire bent, head cast on. */
   | { readonly op: 'takeFrame'; readonly head: ItemId | null; readonly hook: ItemId | null }
@@ -111,6 +119,8 @@ export function operationId(operation: Operation): string {
       ? ` ${operation.which}`
       : 'end' in operation && operation.end !== null
         ? ` ${operation.end}`
-        : '';
+        : operation.op === 'joinBehind'
+          ? ` ${operation.behind}`
+          : '';
   return `${operation.op}${which} ${itemsOf(operation).join(' ')}`.trim();
 }

@@ -2,7 +2,8 @@
  * How a build is made: its steps in the best order, each with its measures, tools, minutes, dangers, what it is the last
  * chance for, what to look at afterwards and how it could be undone. Derived from the build alone.
  */
-import type { Build, End, ItemId } from '../lure/lure';
+import { FIRST_CARRIER, type Build, type CarrierId, type End, type ItemId } from '../lure/lure';
+import type { Part } from '../parts/part';
 import { carrierRoom, wireEnd } from '../carriers/carrier';
 import type { WireEnd } from '../parts/wire-form';
 import { operationId, itemsOf, type Operation } from './operation';
@@ -11,12 +12,17 @@ import { goalOf, type Goal } from './goal';
 import type { AfterCheck, Amount, Fact, Hazard, Supply, Tool, Undoing, Wait } from './operation-rule';
 import { ruleOf, pointsBrought } from './operation-rules';
 import { bestOrder, type OrderCost } from './order';
+import { piecesOf, withBehind, withJoins, type Piece } from './piece';
 import { bareWire, settleWire, type Workpiece } from './workpiece';
 
 export interface MakeStep {
   /** Stays the same for one build: notes and progress are kept under it. */
   readonly id: string;
   readonly operation: Operation;
+  /** What it is a step of: the whole lure, or one of its carriers that is made by itself. */
+  readonly piece: Piece;
+  /** The piece that this step joins on, by what it is made of; null for most. */
+  readonly joins: { readonly carrier: CarrierId; readonly part: Part } | null;
   /** The pieces it puts on or works at. */
   readonly items: readonly ItemId[];
   readonly amounts: readonly Amount[];
@@ -38,15 +44,13 @@ export type NoWay =
   | { readonly code: 'closedEye'; readonly item: ItemId; readonly on: ItemId }
   /** In a loop that the wire does not have. */
   | { readonly code: 'noLoop'; readonly item: ItemId }
-  /** Its second wire is another piece of work: order of work is known for one carrier. */
-  | { readonly code: 'severalCarriers'; readonly count: number }
   /** Each of these waits for another of them. */
   | { readonly code: 'stuck'; readonly operations: readonly Operation[] };
 
 export type Plan =
   | {
       readonly outcome: 'planned';
-      /** The end that parts are passed over. */
+      /** The end that parts are passed over, of the carrier that the line pulls. */
       readonly over: End;
       readonly steps: readonly MakeStep[];
       readonly minutes: number;
@@ -56,9 +60,30 @@ export type Plan =
     }
   | { readonly outcome: 'noWay'; readonly why: NoWay };
 
-/** The steps that make a build from bare wire, or why there is no way. */
+/** The steps that make a build from bare wire, what hangs furthest behind first, or why there is no way. */
 export function planMake(build: Build): Plan {
-  if (build.joined.length > 0) return noWay({ code: 'severalCarriers', count: build.joined.length + 1 });
+  let [steps, nodes, isBest]: [MakeStep[], number, boolean] = [[], 0, true];
+  let [over, cost]: [End, OrderCost] = ['tail', { barePoint: 0, toolChanges: 0, unusual: 0 }];
+  for (const piece of piecesOf(build)) {
+    const planned = planPiece(build, piece);
+    if (planned.outcome === 'noWay') return planned;
+    steps = [...steps, ...planned.steps];
+    over = planned.over;
+    cost = {
+      barePoint: cost.barePoint + planned.cost.barePoint,
+      toolChanges: cost.toolChanges + planned.cost.toolChanges,
+      unusual: cost.unusual + planned.cost.unusual,
+    };
+    nodes += planned.nodes;
+    isBest &&= planned.isBest;
+  }
+  return { outcome: 'planned', over, steps, minutes: minutesOf(steps), cost, nodes, isBest };
+}
+
+function planPiece(
+  whole: Build,
+  { carrier, build }: Omit<Piece, 'over'>,
+): Extract<Plan, { outcome: 'noWay' }> | Omit<Extract<Plan, { outcome: 'planned' }>, 'minutes'> {
   const [closed] = closedEyes(build);
   if (closed?.seat.on === 'item') return noWay({ code: 'closedEye', item: closed.id, on: closed.seat.item });
   const loopless = Object.values(build.items).find(
@@ -74,8 +99,15 @@ export function planMake(build: Build): Plan {
       continue;
     }
     const { cost, nodes, isBest } = ordered;
-    const steps = stepsOf(goal, withCaps(goal, ordered.operations.flatMap(inParts)));
-    return { outcome: 'planned', over, steps, minutes: minutesOf(steps), cost, nodes, isBest };
+    const operations = withJoins(withCaps(goal, ordered.operations.flatMap(inParts)), whole, carrier);
+    return {
+      outcome: 'planned',
+      over,
+      steps: stepsOf(whole, { carrier, build, over }, goal, operations),
+      cost,
+      nodes,
+      isBest,
+    };
   }
   const isHeld = operationsFor(goalOf(build, 'tail')).some(({ op }) => HOLDS.has(op));
   return noWay(isHeld ? { code: 'stuck', operations: stuck } : { code: 'nothingHolds' });
@@ -98,7 +130,7 @@ const HOLDS: ReadonlySet<Operation['op']> = new Set([
   'castHead',
 ]);
 
-function noWay(why: NoWay): Plan {
+function noWay(why: NoWay): Extract<Plan, { outcome: 'noWay' }> {
   return { outcome: 'noWay', why };
 }
 
@@ -115,7 +147,7 @@ function withCaps(goal: Goal, operations: readonly Operation[]): Operation[] {
   });
 }
 
-function stepsOf(goal: Goal, operations: readonly Operation[]): MakeStep[] {
+function stepsOf(whole: Build, piece: Piece, goal: Goal, operations: readonly Operation[]): MakeStep[] {
   return operations.map((operation) => {
     const rule = ruleOf(operation);
     const { takes } = rule.facts(operation, goal);
@@ -125,8 +157,11 @@ function stepsOf(goal: Goal, operations: readonly Operation[]): MakeStep[] {
       ['count', 'layers', 'bends'].includes(each.of),
     );
     return {
-      id: operationId(operation),
+      // What is done to two pieces alike is told apart by the piece.
+      id: piece.carrier === FIRST_CARRIER ? operationId(operation) : `${piece.carrier} ${operationId(operation)}`,
       operation,
+      piece,
+      joins: joinsOf(whole, operation),
       items,
       amounts,
       tools: [...(rule.tool ? [rule.tool] : []), ...(rule.alsoTools ?? [])],
@@ -162,15 +197,25 @@ function lastChance(
 
 const SHUTS = /^(open|rolled|opens|point|shank|bare) /;
 
-/** The lure after the first `count` steps: what the drawing shows. */
-export function standsAfter(build: Build, over: End, steps: readonly MakeStep[], count: number): Workpiece {
-  const goal = goalOf(build, over);
-  return steps
-    .slice(0, count)
-    .reduce<Workpiece>(
-      (piece, { operation }) => settleWire(goal, ruleOf(operation).effect(operation, goal, piece)),
-      bareWire(goal),
-    );
+function joinsOf({ joined }: Build, operation: Operation): MakeStep['joins'] {
+  const behind = 'behind' in operation ? operation.behind : undefined;
+  const found = joined.find(({ id }) => id === behind);
+  return found ? { carrier: found.id, part: found.carrier.wire } : null;
+}
+
+/** The piece that is worked on after the first `count` steps, with what is joined to it by then: what the drawing shows. */
+export function standsAfter(build: Build, steps: readonly MakeStep[], count: number): Workpiece {
+  const done = steps.slice(0, count);
+  const piece = (done.at(-1) ?? steps[0])?.piece;
+  if (!piece) throw new Error('standsAfter: a plan has a step at least');
+  const goal = goalOf(piece.build, piece.over);
+  const own = done.filter((step) => step.piece === piece);
+  const stands = own.reduce<Workpiece>(
+    (at, { operation }) => settleWire(goal, ruleOf(operation).effect(operation, goal, at)),
+    bareWire(goal),
+  );
+  const joined = own.flatMap(({ joins }) => (joins ? [joins.carrier] : []));
+  return withBehind(build, piece, stands, joined);
 }
 
 /** Hooks whose points stand capped after the first `count` steps: until something goes over the point. */

@@ -15,7 +15,7 @@ import { kitFor } from './kit';
 import type { Fact } from './operation-rule';
 import { planMake } from './plan';
 import { begin, runSchema, startRun, stepBack, stepDone, type Run } from './run';
-import { spoil, type Piece } from './spoil';
+import { spoil, type Spoilable } from './spoil';
 
 function planned(slug: string) {
   const { build } = demoLure(slug);
@@ -60,11 +60,11 @@ describe('a run', () => {
 });
 
 describe('a piece spoiled on the way', () => {
-  const spoiled = (slug: string, doneTo: RegExp, piece: Piece) => {
-    const { build, over, steps, names } = planned(slug);
+  const spoiled = (slug: string, doneTo: RegExp, piece: Spoilable) => {
+    const { build, steps, names } = planned(slug);
     const last = names.findIndex((name) => doneTo.test(name));
     expect(last).toBeGreaterThan(0);
-    return { ...spoil(build, over, steps, names.slice(0, last + 1), piece), names };
+    return { ...spoil(build, steps, names.slice(0, last + 1), piece), names };
   };
 
   it('the wire at the line tie: all that was strung comes off sound, the shrunk tube is lost, the dressing stays tied', () => {
@@ -98,11 +98,11 @@ describe('a piece spoiled on the way', () => {
 
   it('what comes again can be done again in its order, whatever is spoiled whenever', () => {
     for (const slug of ['hovna-lantern', 'torvane-lanes', 'suvra-fan', 'stolk-kettle']) {
-      const { build, over, steps, names } = planned(slug);
+      const { build, steps, names } = planned(slug);
       names.forEach((_, i) => {
         const done = names.slice(0, i + 1);
-        for (const piece of ['wire', ...(steps[i]?.items ?? [])] as Piece[]) {
-          const { again, lost, sound } = spoil(build, over, steps, done, piece);
+        for (const piece of ['wire', ...(steps[i]?.items ?? [])] as Spoilable[]) {
+          const { again, lost, sound } = spoil(build, steps, done, piece);
           expect(lost).toContain(piece);
           for (const name of again) expect(done).toContain(name);
           for (const id of sound) expect(lost).not.toContain(id);
@@ -127,9 +127,9 @@ describe('whatever is spoiled in whatever lure', () => {
         const names = steps.map(({ id }) => id);
         const done = names.slice(0, 1 + (upTo % names.length));
         const made = steps.filter(({ id }) => done.includes(id)).flatMap(({ items }) => items);
-        const pieces: Piece[] = ['wire', ...made];
+        const pieces: Spoilable[] = ['wire', ...made];
         const piece = pieces[which % pieces.length] ?? 'wire';
-        const { again, lost, sound } = spoil(lure.build, over, steps, done, piece);
+        const { again, lost, sound } = spoil(lure.build, steps, done, piece);
         spoils++;
         expect(lost).toContain(piece);
         for (const id of sound) expect(lost).not.toContain(id);
@@ -153,7 +153,7 @@ describe('the kit', () => {
   it('has every part of the lure once, in the order of the steps, and every tool they name', () => {
     for (const slug of ['hovna-lantern', 'torvane-lanes', 'suvra-fan', 'asp-pair']) {
       const { build, steps } = planned(slug);
-      const { parts, tools } = kitFor(build, steps);
+      const { parts, tools } = kitFor(steps);
       const ids = parts.flatMap(({ items }) => items);
       expect(new Set(ids).size).toBe(ids.length);
       const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;
@@ -173,14 +173,14 @@ describe('what is cut', () => {
     if (plan.outcome !== 'planned') throw new Error('there is a way');
     const wanted = new Map(cutLengths(lure.build).map(({ item, cutM }) => [item?.id ?? 'wire', cutM]));
     expect(wanted.get(itemId('sleeve-1'))).not.toBe(wanted.get(itemId('shrinkTube-1')));
-    const { parts } = kitFor(lure.build, plan.steps);
+    const { parts } = kitFor(plan.steps);
     for (const id of [itemId('sleeve-1'), itemId('shrinkTube-1')])
       expect(parts.find(({ items }) => items.includes(id))?.cutM).toBe(wanted.get(id));
     expect(parts.find(({ part: each }) => each.kind === 'wire')?.cutM).toBe(wanted.get('wire'));
     const cut = plan.steps.find(({ operation }) => operation.op === 'cutTubes');
     if (!cut) throw new Error('tubes are cut');
     expect(cut.amounts).toEqual(cut.items.map((id) => ({ of: 'cut', lengthM: wanted.get(id) })));
-    const { what } = stepWords(cut, lure.build, 'metric');
+    const { what } = stepWords(cut, 'metric');
     expect(what).toContain(`shrink tube 2:1 to ${showLength(wanted.get(itemId('shrinkTube-1')) ?? 0, 'metric')}`);
     expect(what).toMatch(new RegExp(`spacer tube.* to ${showLength(wanted.get(itemId('sleeve-1')) ?? 0, 'metric')}`));
   });
@@ -192,7 +192,7 @@ describe('the kit of any lure', () => {
       fc.property(anyDressedLure(), ({ build }) => {
         const plan = planMake(build);
         if (plan.outcome === 'noWay') return;
-        const { parts } = kitFor(build, plan.steps);
+        const { parts } = kitFor(plan.steps);
         const ids = parts.flatMap(({ items }) => items);
         expect(new Set(ids).size).toBe(ids.length);
         const isBought = build.carrier.kind === 'bentWire' && build.carrier.bought !== null;

@@ -1,19 +1,19 @@
 /** What a spoiled piece takes with it, what has to be done again, and what stays sound. */
-import type { Build, End, ItemId } from '../lure/lure';
-import { hangingOn } from '../lure/strung';
+import { FIRST_CARRIER, type Build, type ItemId } from '../lure/lure';
+import { carrierOfItem, hangingOn } from '../lure/strung';
 import type { Op } from './operation';
 import { facts as noFacts } from './facts';
-import { goalOf } from './goal';
+import { goalOf, type Goal } from './goal';
 import { ruleOf } from './operation-rules';
 import type { MakeStep } from './plan';
 
 /** A piece by its item, or the wire that carries all. */
-export type Piece = ItemId | 'wire';
+export type Spoilable = ItemId | 'wire';
 
 export interface Spoil {
   /** Steps to do again, by their names. */
   readonly again: readonly string[];
-  readonly lost: readonly Piece[];
+  readonly lost: readonly Spoilable[];
   /** Pieces that come off sound and are used again. */
   readonly sound: readonly ItemId[];
 }
@@ -33,19 +33,19 @@ const SHUTS_WIRE: ReadonlySet<Op> = new Set(['formLoop', 'closeLoop']);
 /**
  * @param done names of the steps that have been done
  */
-export function spoil(
-  build: Build,
-  over: End,
-  steps: readonly MakeStep[],
-  done: readonly string[],
-  piece: Piece,
-): Spoil {
-  const goal = goalOf(build, over);
-  const facts = new Map(steps.map(({ id, operation }) => [id, ruleOf(operation).facts(operation, goal)]));
-  const made = steps.filter(({ id }) => done.includes(id));
+export function spoil(build: Build, steps: readonly MakeStep[], done: readonly string[], piece: Spoilable): Spoil {
+  // What is spoiled of one piece leaves the others as they are.
+  const item = piece === 'wire' ? null : build.items[piece];
+  const carrier = item ? carrierOfItem(build, item) : FIRST_CARRIER;
+  const own = steps.filter((step) => step.piece.carrier === carrier);
+  const goals = new Map(own.map((step) => [step.piece, goalOf(step.piece.build, step.piece.over)]));
+  const facts = new Map(
+    own.map(({ id, operation, piece: of }) => [id, ruleOf(operation).facts(operation, goals.get(of) as Goal)]),
+  );
+  const made = own.filter(({ id }) => done.includes(id));
   const again = new Set<string>();
-  const lost = new Set<Piece>([piece]);
-  const lose = (each: Piece) => {
+  const lost = new Set<Spoilable>([piece]);
+  const lose = (each: Spoilable) => {
     lost.add(each);
     for (const { id, operation, items } of made) {
       const isOfIt =

@@ -1,5 +1,5 @@
 /** Which handling a step is shown by: what words cannot tell, drawn from the step's own parts. */
-import { childrenOf, itemOf, type Build, type End, type ItemId } from '../../core/lure/lure';
+import { childrenOf, itemOf, type Build, type ItemId } from '../../core/lure/lure';
 import { wireEnd, wireOf } from '../../core/carriers/carrier';
 import { goalOf } from '../../core/make/goal';
 import type { MakeStep } from '../../core/make/plan';
@@ -11,7 +11,7 @@ import { baitFrames, gateFrames, knotFrames, linkFrames, snellFrames } from './k
 import { loopFrames } from './loop';
 import { ringFrames } from './ring';
 
-export function handlingFrames({ operation, amounts }: MakeStep, build: Build, over: End): readonly Frame[] {
+export function handlingFrames({ operation, amounts, piece: { build, over } }: MakeStep): readonly Frame[] {
   switch (operation.op) {
     case 'formLoop':
     case 'rollLoop':

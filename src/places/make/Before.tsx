@@ -31,7 +31,7 @@ export function Before({ lure, plan, underWay, run }: BeforeProps) {
   const [hand, setHand] = useState(false);
   const stage = useRef<HTMLDivElement>(null);
   const size = useSize(stage);
-  const { tools, supplies, parts } = kitFor(lure.build, plan.steps);
+  const { tools, supplies, parts } = kitFor(plan.steps);
   const missing = tools.filter((tool) => settings.tools[tool]?.isMissing);
   const isGoing = useRef(false);
   const go = async () => {

@@ -4,7 +4,7 @@ import { useState, type RefObject } from 'react';
 import { itemOf } from '@/core/lure/lure';
 import type { MakeStep } from '@/core/make/plan';
 import { begin, type Run } from '@/core/make/run';
-import { spoil, type Piece } from '@/core/make/spoil';
+import { spoil, type Spoilable } from '@/core/make/spoil';
 import { Sheet } from '@/ui/Sheet';
 import { partTitle } from '@/words/part-words';
 import { BIG } from './looks';
@@ -24,9 +24,9 @@ export interface SpoilSheetProps {
 export function SpoilSheet({ run, plan, names, step, focusAfter, onClose }: SpoilSheetProps) {
   const { build } = run;
   const reached = [...new Set([...run.done, step.id])];
-  const [chosen, setChosen] = useState<Piece | null>(null);
+  const [chosen, setChosen] = useState<Spoilable | null>(null);
   const pieces = [
-    ...new Set<Piece>([
+    ...new Set<Spoilable>([
       'wire',
       ...step.items,
       ...plan.steps
@@ -35,9 +35,10 @@ export function SpoilSheet({ run, plan, names, step, focusAfter, onClose }: Spoi
         .toReversed(),
     ]),
   ];
-  const name = (piece: Piece) => (piece === 'wire' ? build.carrier.wire.name : partTitle(itemOf(build, piece).part));
-  const found = chosen === null ? null : spoil(build, plan.over, plan.steps, reached, chosen);
-  const counted = (all: readonly Piece[]) => {
+  const name = (piece: Spoilable) =>
+    piece === 'wire' ? build.carrier.wire.name : partTitle(itemOf(build, piece).part);
+  const found = chosen === null ? null : spoil(build, plan.steps, reached, chosen);
+  const counted = (all: readonly Spoilable[]) => {
     const titles = all.map(name);
     return [...new Set(titles)].map((title) => {
       const count = titles.filter((each) => each === title).length;

@@ -42,13 +42,12 @@ function OneStep({ run, plan, names, step }: StepScreenProps & { readonly step: 
   const { system, spoken, trueSize, screenPxPerMm } = settings;
   const [sheet, setSheet] = useState<'note' | 'spoiled' | 'trueSize' | null>(null);
   const index = names.indexOf(step.id);
-  const { build } = run;
-  const { what, how } = stepWords(step, build, system);
-  const closes = lastChanceWords(step, build);
+  const { what, how } = stepWords(step, system);
+  const closes = lastChanceWords(step);
   const left = plan.steps.filter(({ id }) => !run.done.includes(id)).reduce((sum, { minutes }) => sum + minutes, 0);
   const next = () => changeRun((each) => stepDone(each, names));
   const back = () => changeRun((each) => stepBack(each, names));
-  const repeat = () => say(spokenStep(step, build, system));
+  const repeat = () => say(spokenStep(step, system));
   useHandsFree({
     onNext: next,
     onBack: back,
@@ -245,9 +244,9 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
   const isWide = useMedia('(min-width: 64rem)');
   const { build } = run;
   const { over, steps } = plan;
-  const piece = useMemo(() => standsAfter(build, over, steps, index + 1), [build, over, steps, index]);
+  const piece = useMemo(() => standsAfter(build, steps, index + 1), [build, over, steps, index]);
   const capped = useMemo(() => cappedAfter(steps, index + 1), [steps, index]);
-  const frames = useMemo(() => handlingFrames(step, build, over), [step, build, over]);
+  const frames = useMemo(() => handlingFrames(step), [step, build, over]);
   const { system } = useMake((state) => state.settings);
   const isTall = useMedia('(min-height: 48rem)');
   const height = isWide ? (isTall ? 570 : 470) - (frames.length > 0 ? FRAMES_PX : 0) : 210;
@@ -260,7 +259,7 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
       <div className="relative rounded-lg bg-stage" style={{ height }}>
         {size && (
           <StepPicture
-            goal={build}
+            goal={step.piece.build}
             piece={piece}
             step={step}
             capped={capped}

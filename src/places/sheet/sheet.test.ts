@@ -167,10 +167,10 @@ describe('the order of work on paper', () => {
           expect(found, `${hazard} at ${step.id}`).toBeGreaterThanOrEqual(at);
           at = found;
         }
-        const found = words.indexOf(stepWords(step, lure.build, 'metric').what.slice(0, 24), at);
+        const found = words.indexOf(stepWords(step, 'metric').what.slice(0, 24), at);
         expect(found, step.id).toBeGreaterThanOrEqual(at);
         at = found;
-        const closes = lastChanceWords(step, lure.build);
+        const closes = lastChanceWords(step);
         if (closes !== '') expect(words.indexOf(`last chance for ${closes}`.slice(0, 28), at)).toBeGreaterThan(at);
       }
       expect(words.indexOf('Before it is fished', at)).toBeGreaterThan(at);
