@@ -23,6 +23,7 @@ import { softHalfM } from '../core/parts/soft-form';
 import { nailLengthM } from '../core/parts/kinds/nail-weight';
 import { bodyBox, lureBodyShapes, nailShapes, screwEyeShapes, skinStrip } from './lure-body-shapes';
 import { skirtShapes, stripShapes, trailerShapes } from './soft-shapes';
+import type { CoveredPoint } from '../core/geometry/covered-point';
 import type { Shape } from './shape';
 
 const MM = 1000;
@@ -46,6 +47,8 @@ export interface Piece {
   readonly lengthM: number;
   readonly holder: Part | null;
   readonly held: readonly Part[];
+  /** Of a soft body that covers a point: where that ends, behind its front and above its axis, m; null of others. */
+  readonly covers: CoveredPoint | null;
 }
 
 /**
@@ -270,7 +273,7 @@ export const DRAWN: { readonly [K in PartKind]: DrawnKind<PartOf<K>> } = {
   trailer: {
     depth: 'tail',
     follows: 'piece',
-    shapes: (part, { item }) => trailerShapes(part, stateOf(item, 'trailer'), item.flipped),
+    shapes: (part, { item, covers }) => trailerShapes(part, stateOf(item, 'trailer'), item.flipped, covers),
     reachM: ({ bodyM }) => bodyM / 2,
     portrait: (part) => ({
       shapes: trailerShapes(part, { of: 'trailer', cutM: 0, rounded: false, crookedRad: 0 }, false),

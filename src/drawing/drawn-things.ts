@@ -31,6 +31,7 @@ import { carrierRoom, wireEnd, type Carrier } from '../core/carriers/carrier';
 import { lastPer, oncePer } from '../core/once';
 import { endEyeShapes, lureBodyShapes } from './lure-body-shapes';
 import { spinSeats } from '../core/geometry/seats';
+import { coveredPoint } from '../core/geometry/covered-point';
 import { stateOf } from '../core/lure/item-state';
 import type { Hook } from '../core/parts/kinds/hook';
 import type { Part } from '../core/parts/part';
@@ -104,6 +105,8 @@ function isSamePiece(a: Piece, b: Piece): boolean {
     a.line === b.line &&
     a.lengthM === b.lengthM &&
     a.holder === b.holder &&
+    a.covers?.atM === b.covers?.atM &&
+    a.covers?.upM === b.covers?.upM &&
     a.held.length === b.held.length &&
     a.held.every((part, i) => part === b.held[i])
   );
@@ -313,6 +316,7 @@ function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | 
     lengthM: x1M - x0M,
     holder: holder?.part ?? null,
     held: childrenOf(build, item.id).map(({ part }) => part),
+    covers: null,
   };
 }
 
@@ -341,7 +345,10 @@ function drawSnell({ laid, run }: DrawnWire, { item, x0M, x1M }: PlacedEntry, ho
 function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
   const { item, line, x0M, x1M, forward, offAxisM, parent } = placed;
   const { part } = item;
-  const piece = pieceOf(build, item, placed, parent, lineKind(line));
+  const piece = {
+    ...pieceOf(build, item, placed, parent, lineKind(line)),
+    covers: coveredPoint(layout, placed),
+  };
   const mirrored = forward && !isBored(part);
   const liftM = isLifted(line) ? offAxisM : 0;
   const reachM = drawnKind(part).reachM(part, piece);

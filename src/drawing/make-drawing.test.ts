@@ -53,6 +53,36 @@ describe('the lure after each step', () => {
     },
   );
 
+  it('a nail weight is drawn as long as it is, where and as far out as its step says; an eye as deep as its thread', () => {
+    const { build } = demoLure('mirrow-ember');
+    const nail = eachStep(build).find(({ step }) => step.operation.op === 'screwNail');
+    const [marked, , standing] = nail?.frames ?? [];
+    const amount = (of: string) => nail?.step.amounts.find((each) => each.of === of);
+    expect(marked?.measure).toMatchObject({ lengthM: 0.0225 });
+    expect(amount('fromHead')).toMatchObject({ lengthM: marked?.measure?.lengthM });
+    expect((marked?.measure?.to.x ?? 0) - (marked?.measure?.from.x ?? 0)).toBeCloseTo(22.5, 9);
+    expect(amount('standsOut')).toMatchObject({ lengthM: standing?.measure?.lengthM });
+    const out = (standing?.measure?.to.y ?? 0) - (standing?.measure?.from.y ?? 0);
+    expect(out / 1000).toBeCloseTo(standing?.measure?.lengthM ?? 0, 9);
+    const [first] = standing?.layers[0]?.shapes ?? [];
+    const drawn = boxOfWay(first?.d ?? '');
+    // A clipped nail would be shorter; this one is whole.
+    expect((drawn?.y1 ?? 0) - (drawn?.y0 ?? 0)).toBeCloseTo(12, 1);
+    expect(drawn?.y1).toBeCloseTo(standing?.measure?.to.y ?? 0, 2);
+
+    const eyed = edited(
+      demoLure('halvane-glint'),
+      seatPart(demoLure('halvane-glint').build, part('screw-eye-08-10'), { on: 'body', side: 'belly', atM: 0.04 }),
+    );
+    const eye = eachStep(eyed.build).find(({ step }) => step.operation.op === 'screwIn');
+    expect(eye?.frames.map(({ moment }) => moment)).toEqual(['eyeHole', 'eyeTurned', 'eyeSquare']);
+    const hole = eye?.frames[0]?.measure;
+    expect((hole?.to.x ?? 0) - (hole?.from.x ?? 0)).toBeCloseTo(40, 9);
+    const thread = boxOfWay(eye?.frames[2]?.layers[0]?.shapes[0]?.d ?? '');
+    expect((thread?.y1 ?? 0) - (thread?.y0 ?? 0)).toBeCloseTo(10, 6);
+    for (const frame of [...(nail?.frames ?? []), ...(eye?.frames ?? [])]) expectFinite(frame);
+  });
+
   it('half way the two stacked clevises stand open, each with its blade', () => {
     const at = eachStep(demoLure('suvra-fan').build).find(({ step }) => step.id === 'hangOnClevis blade-1');
     const picks = at?.scene.lure.things.map(({ pick }) => pick);

@@ -9,6 +9,7 @@ import { darker, edgeOf, lighter } from './colour';
 import { paintOf } from './paint';
 import { OUTLINE_MM } from './part-shapes';
 import { curve, ellipse, polygon, polyline, scatter, turned, type Point } from './path';
+import type { CoveredPoint } from '../core/geometry/covered-point';
 import type { Shape } from './shape';
 
 const MM = 1000;
@@ -110,7 +111,12 @@ function strand(
 }
 
 /** @param atPoint a claw: whether it stands on the side of the hook's point */
-export function trailerShapes(part: Trailer, state: Extract<ItemState, { of: 'trailer' }>, atPoint: boolean): Shape[] {
+export function trailerShapes(
+  part: Trailer,
+  state: Extract<ItemState, { of: 'trailer' }>,
+  atPoint: boolean,
+  covers: CoveredPoint | null = null,
+): Shape[] {
   const { hex } = part.finish;
   const cut = state.cutM * MM;
   const outline = (points: readonly Point[], look: Partial<Shape> = {}): Shape => ({
@@ -121,9 +127,27 @@ export function trailerShapes(part: Trailer, state: Extract<ItemState, { of: 'tr
     opacity: 0.95,
     ...look,
   });
-  return silhouette(part, cut, state.rounded, atPoint).map(({ points, shade }) =>
+  const whole = silhouette(part, cut, state.rounded, atPoint).map(({ points, shade }) =>
     outline(points, shade === 0 ? {} : { fill: shade < 0 ? darker(hex, 0.25) : lighter(hex, 0.2) }),
   );
+  if (!covers) return whole;
+  const foot = softHalfM(part, covers.atM + state.cutM) * MM;
+  return [outline(hump(covers.atM * MM, foot, covers.upM * MM + SKIN_MM)), ...whole];
+}
+
+/** Skin over a point that lies under it, mm. */
+const SKIN_MM = 1;
+const HUMP_STEPS = 16;
+
+/** A back pushed up over a point: as wide to both sides as it stands high. */
+function hump(at: number, foot: number, top: number): Point[] {
+  const high = Math.max(top - foot, 0);
+  const half = 1.6 * high + 2;
+  const way = Array.from({ length: HUMP_STEPS + 1 }, (_, i): Point => {
+    const t = (2 * i) / HUMP_STEPS - 1;
+    return { x: at + t * half, y: -(foot * 0.9 + (high + foot * 0.1) * Math.cos((t * Math.PI) / 2) ** 2) };
+  });
+  return [...way, { x: at + half, y: 0 }, { x: at - half, y: 0 }];
 }
 
 /** Threaded off line, the whole swings about its head. */

@@ -53,6 +53,7 @@ export const AFTER_WORDS: Readonly<Record<AfterCheck, AfterWords>> = {
   lockFlat: feel('no end of the wire stands up'),
   tipsUneven: look('the tips end in no line'),
   lengthRight: look('it has the length you measured'),
+  pointUnderSkin: feel('a finger drawn along the back meets no point'),
   trailerStraight: look('from above and from the side it lies dead straight'),
   clawOpposite: look('the claw lies away from the point'),
   strandsClear: look('no strand reaches what kicks'),

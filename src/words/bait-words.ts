@@ -24,6 +24,7 @@ type BaitCode =
   | 'strandsFoulTail'
   | 'bluntTrailer'
   | 'trailerStraight'
+  | 'pointBuried'
   | 'trailerOverhang'
   | 'clawAtPoint'
   | 'skirtSides'
@@ -134,6 +135,18 @@ export function baitFindingWords(finding: BaitFinding, system: UnitSystem): Find
         figure: `${length(finding.bodyM)} thick behind a ${length(finding.collarM)} collar`,
         why: 'Rounded at its head the strands lie along it.',
       };
+    case 'pointBuried':
+      return finding.aboveM < 0
+        ? {
+            title: 'Point buried deep in the soft body',
+            figure: `${showLength(-finding.aboveM, system)} within it`,
+            why: 'The gap is smaller than the body is high there: the strike hardly drives it out. A wider gap or a slimmer body.',
+          }
+        : {
+            title: 'Point buried under the skin: passes weed',
+            figure: `body pushed up by ${showLength(finding.aboveM, system)}`,
+            why: 'A firm strike drives it out; some fish that nip are missed.',
+          };
     case 'trailerStraight':
       return finding.severity === 'good'
         ? { title: 'Trailer threaded straight', figure: '', why: 'Off line it rolls the lure.' }

@@ -15,6 +15,9 @@ export type BodyFinding = Extract<
       | 'flashesOnPause'
       | 'floats'
       | 'knocker'
+      | 'gapAhead'
+      | 'bladeAheadOfDiver'
+      | 'ringInHanger'
       | 'nailGrip'
       | 'nailLeans'
       | 'nailPlace'
@@ -115,6 +118,45 @@ export function bodyFindingWords(finding: BodyFinding, system: UnitSystem): Find
         default:
           return never(finding.knock, 'bodyFindingWords');
       }
+    case 'gapAhead':
+      switch (finding.severity) {
+        case 'fault':
+          return {
+            title: 'Gap lost: the blade is on the nose of the lure',
+            figure: `${length(finding.leftM)} too far`,
+            why: 'It cannot turn there. Slide its stop ahead, or take one that grips harder.',
+          };
+        case 'caution':
+          return {
+            title: 'Lying back, the blade reaches the nose of the lure',
+            figure: `${length(finding.leftM)} too far`,
+            why: 'It catches there at each pause. Slide its stop ahead.',
+          };
+        default:
+          return {
+            title: 'The blade keeps its distance from the lure',
+            figure: `${length(finding.leftM)} behind its tip`,
+            why: 'Near, the lure seems to chase it; far, the blade itself is taken. Both lift, and cost depth.',
+          };
+      }
+    case 'bladeAheadOfDiver':
+      return {
+        title: 'Blade ahead of a diver: builders differ',
+        figure: `${length(finding.aheadM)} ahead`,
+        why: 'Divers suit it least, say some: the blade lifts the line and slows the water at the lip, so the bait runs shallower and wobbles less. Others want just that, to bring a deep body over weed and to be seen from afar. Its depth stands beside the lure without the blade when both are compared; which takes more fish a fair trial tells.',
+      };
+    case 'ringInHanger':
+      return finding.severity === 'good'
+        ? {
+            title: 'Ring swings free in its hanger',
+            figure: `${length(finding.roomM)} play`,
+            why: 'Both coils go through the eye.',
+          }
+        : {
+            title: finding.severity === 'fault' ? 'Ring too thick for its hanger' : 'Ring binds in its hanger',
+            figure: finding.roomM < 0 ? `${length(finding.roomM)} too thick` : `${length(finding.roomM)} play`,
+            why: 'Both coils go through the eye: without play it stands stiff. A ring of thinner wire, or a larger eye.',
+          };
     case 'nailGrip':
       return {
         title: 'Nail weight hardly grips',

@@ -32,6 +32,7 @@ const WORDS: Readonly<Record<ChangeCode, string>> = {
   tips: 'tips of the skirt',
   cutTrailer: 'cut the trailer',
   threadTrailer: 'thread the trailer',
+  buryPoint: 'bury the point',
   roundTrailer: 'round the trailer',
   slideTube: 'slide the tube',
   snell: 'snell',
@@ -86,6 +87,7 @@ const REPAIR_WORDS: Readonly<Record<Repair['code'], string>> = {
   setSpacing: 'space the hooks',
   turnGate: 'turn the gate',
   setNail: 'set the nail weight',
+  slideStop: 'slide the stop',
   standNailUp: 'stand the nail weight up',
   moveNail: 'move the nail weight',
 };

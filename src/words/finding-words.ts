@@ -232,6 +232,9 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'flashesOnPause':
     case 'floats':
     case 'knocker':
+    case 'gapAhead':
+    case 'bladeAheadOfDiver':
+    case 'ringInHanger':
     case 'nailGrip':
     case 'nailLeans':
     case 'nailPlace':
@@ -248,6 +251,7 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
     case 'strandsFoulTail':
     case 'bluntTrailer':
     case 'trailerStraight':
+    case 'pointBuried':
     case 'trailerOverhang':
     case 'clawAtPoint':
     case 'skirtSides':
@@ -331,6 +335,8 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return `Space the hooks ${showLength(repair.toM, system)} from wrap to eye`;
     case 'turnGate':
       return 'Turn the gate to the rod';
+    case 'slideStop':
+      return `Slide the stop until ${showLength(repair.toM, system)} is left behind it`;
     case 'setNail':
       return `Set it to stand ${showLength(repair.toM, system)} out`;
     case 'standNailUp':

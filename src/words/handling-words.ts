@@ -33,5 +33,11 @@ export const MOMENT_WORDS: Readonly<Record<Moment, string>> = {
   baitOn: 'Head to the collar, straight behind it',
   gateOpen: 'Gate to the rod, open',
   gateShut: 'Pressed shut: it clicks',
+  nailMarked: 'From the head: mark the belly',
+  nailStarted: 'Held by its flanks; upright, turned and pressed',
+  nailIn: 'In until this much stands out',
+  eyeHole: 'A fine hole, square to the skin',
+  eyeTurned: 'Glue on the thread, turned in',
+  eyeSquare: 'Down to the skin, standing along the body',
   lockPressed: 'Clip and press down',
 };

@@ -59,6 +59,13 @@ function everyHandling(): Lure[] {
   return [
     ...DEMO_LURES,
     twoPieces(),
+    state(demoLure('mirrow-ember'), 'trailer-1', {
+      of: 'trailer',
+      cutM: 0,
+      rounded: false,
+      crookedRad: 0,
+      pointBuried: true,
+    }),
     state(put(opened, 'hook-single-2-open', on('body-1', 'hung')), 'hook-1', { of: 'hook', pinched: true }),
     state(state(dressed, 'trailer-1', { of: 'trailer', cutM: 0.008, rounded: true, crookedRad: 0 }), 'skirt-1', {
       of: 'skirt',

@@ -243,6 +243,11 @@ export function stepWords({ operation, amounts, joins, piece: { build } }: MakeS
       };
     case 'thinTips':
       return { what: 'Thin the tips of the skirt unevenly.', how: 'A few strands at a time, never in one line.' };
+    case 'buryPoint':
+      return {
+        what: `Bury the point of the ${name(operation.hook)} in the back of the ${name(operation.item)}.`,
+        how: 'Push the body up a little, press the point in until it lies just under the skin, and let the body lie straight again.',
+      };
     case 'cutTrailer': {
       const { cutM, rounded } = stateOf(itemOf(build, operation.item), 'trailer');
       return {

@@ -40,6 +40,7 @@ export type Repair =
   | { readonly code: 'setSpacing'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'turnGate'; readonly edits: readonly Edit[] }
   | { readonly code: 'setNail'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'slideStop'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'standNailUp'; readonly edits: readonly Edit[] }
   | { readonly code: 'moveNail'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'pinchBarbs'; readonly count: number; readonly edits: readonly Edit[] };
@@ -106,6 +107,8 @@ export type Finding = FindingBase &
     | { readonly code: 'strandsFoulTail'; readonly strandsM: number; readonly kicksFromM: number }
     | { readonly code: 'bluntTrailer'; readonly bodyM: number; readonly collarM: number }
     | { readonly code: 'trailerStraight'; readonly crookedRad: number }
+    /** Of a point in the back of a soft body: how far it stands above it, m; below zero so far within. */
+    | { readonly code: 'pointBuried'; readonly aboveM: number }
     | { readonly code: 'trailerOverhang'; readonly behindBendM: number; readonly ofLengthM: number }
     | { readonly code: 'clawAtPoint' }
     | { readonly code: 'skirtSides'; readonly toNoseM: number; readonly toTailM: number; readonly longSide: End }
@@ -203,6 +206,11 @@ export type Finding = FindingBase &
         /** How much of a turn one may come early or late. */
         readonly unevenShare: number;
       }
+    /** From the tip of the last blade on a line to the lure behind it: lying back, or turning where it reaches that even so. */
+    | { readonly code: 'gapAhead'; readonly leftM: number }
+    | { readonly code: 'bladeAheadOfDiver'; readonly aheadM: number }
+    /** What a ring has left in the hanger it goes through, m. */
+    | { readonly code: 'ringInHanger'; readonly roomM: number }
     | { readonly code: 'nailGrip'; readonly inM: number; readonly outM: number }
     | { readonly code: 'nailLeans'; readonly leanRad: number }
     | { readonly code: 'nailPlace'; readonly behindWidestM: number }

@@ -8,6 +8,7 @@ import { LAKE_WATER, type Water } from '../hydro/water';
 import { familyFindings } from './families/families';
 import { armFindings } from './checks/arms';
 import { bladeFindings, type Spreads } from './checks/blades';
+import { aheadFindings } from './checks/ahead';
 import { bodyFindings } from './checks/bodies';
 import { buzzFindings } from './checks/buzz';
 import { clevisFindings } from './checks/clevises';
@@ -65,6 +66,7 @@ export function findings(lure: Lure, context: FindingsContext = USUAL_CONTEXT, s
     ...buzzFindings(lure, layout),
     ...softFindings(lure.build, layout, spare),
     ...bodyFindings(lure.build, layout, context.water, context.speedMps),
+    ...aheadFindings(lure.build, layout),
     ...strengthFindings(lure.build, context.leastKg ?? null, spare),
     ...(context.over ? sinkerFindings(lure.build, context.water, context.speedMps, context.over) : []),
     ...ruleFindings(lure.build, context.rules),

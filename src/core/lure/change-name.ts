@@ -32,6 +32,7 @@ export const CHANGE_CODES = [
   'tips',
   'cutTrailer',
   'threadTrailer',
+  'buryPoint',
   'roundTrailer',
   'slideTube',
   'snell',

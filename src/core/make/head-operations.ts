@@ -10,7 +10,7 @@ import { bring, layAside, seat } from './workpiece';
 
 export const headOperations: Pick<
   OperationRules,
-  'pullLayers' | 'fitSkirt' | 'lockSkirt' | 'thinTips' | 'cutTrailer' | 'pushTrailer'
+  'pullLayers' | 'fitSkirt' | 'lockSkirt' | 'thinTips' | 'cutTrailer' | 'pushTrailer' | 'buryPoint'
 > = {
   pullLayers: {
     tool: null,
@@ -92,7 +92,10 @@ export const headOperations: Pick<
     undoing: 'destroys',
     habit: 70,
     facts: ({ item }) => facts(each('loose', [item]), each('ready', [item])),
-    effect: ({ item }, goal, piece) => bring(layAside(goal, piece, [item]), item, itemOf(goal.build, item).state),
+    effect: ({ item }, goal, piece) => {
+      const { of, cutM, rounded, crookedRad } = stateOf(itemOf(goal.build, item), 'trailer');
+      return bring(layAside(goal, piece, [item]), item, { of, cutM, rounded, crookedRad });
+    },
     hazards: () => ['blade'],
     amounts: ({ item }, { build }) => {
       const { cutM } = stateOf(itemOf(build, item), 'trailer');
@@ -134,6 +137,18 @@ export const headOperations: Pick<
         'strandsClear',
       ];
     },
+  },
+  buryPoint: {
+    tool: null,
+    minutes: 0.5,
+    undoing: 'byHand',
+    habit: 74,
+    // Over a point that is covered nothing goes any more.
+    facts: ({ item, hook }) => facts([`in ${item}`], [], [`point ${hook}`]),
+    effect: ({ item }, goal, piece) => bring(piece, item, itemOf(goal.build, item).state),
+    hazards: () => ['hookPoint'],
+    amounts: () => [],
+    after: () => ['trailerStraight', 'pointUnderSkin'],
   },
 };
 

@@ -115,6 +115,7 @@ export type AfterCheck =
   | 'tipsUneven'
   | 'lengthRight'
   | 'trailerStraight'
+  | 'pointUnderSkin'
   | 'clawOpposite'
   | 'strandsClear'
   | 'stingerTurns'

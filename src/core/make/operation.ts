@@ -66,6 +66,8 @@ export type Operation =
   | { readonly op: 'thinTips'; readonly skirt: ItemId }
   | { readonly op: 'cutTrailer'; readonly item: ItemId }
   | { readonly op: 'pushTrailer'; readonly item: ItemId; readonly hook: ItemId }
+  /** The point of the hook pressed into the back of the soft body on it. */
+  | { readonly op: 'buryPoint'; readonly item: ItemId; readonly hook: ItemId }
   | { readonly op: 'hangStinger'; readonly hook: ItemId; readonly on: ItemId }
   /** A disc over the point of a hook, before what hangs in its bend. */
   | { readonly op: 'keepStinger'; readonly item: ItemId; readonly hook: ItemId }
@@ -84,6 +86,7 @@ const ON_A_HOOK: ReadonlySet<Op> = new Set<Op>([
   'tieDressing',
   'lashKeeper',
   'pushTrailer',
+  'buryPoint',
   'keepStinger',
   'tieLink',
   'threadBait',

@@ -156,6 +156,9 @@ function hangingOperations({ build }: Goal): Operation[] {
       const over: Operation[] = seat.on === 'tie' ? [{ op: 'ringOverTie', ring: id }] : [];
       return isHung || items.length > 0 ? [...over, { op: 'hangByRing', ring: id, items, isHung }] : over;
     }
+    if (part.kind === 'trailer' && seat.on === 'item' && stateOf(item, 'trailer').pointBuried) {
+      return [{ op: 'buryPoint', item: id, hook: seat.item }];
+    }
     if (part.kind === 'nailWeight' && seat.on === 'item') return [{ op: 'screwNail', item: id, host: seat.item }];
     const isInBodyEnd = seat.on === 'end' && carrierRoom(build.carrier).hasEyes;
     if (part.kind === 'hook' && part.eye === 'open' && isInBodyEnd) return [{ op: 'hangByEye', hook: id }];

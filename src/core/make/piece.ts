@@ -37,9 +37,9 @@ export function piecesOf(build: Build): { readonly carrier: CarrierId; readonly 
 /** An item of any carrier as on the first. */
 function onFirst(item: Item): Item {
   const { seat } = item;
-  if (!('carrier' in seat) || seat.carrier === undefined) return item;
-  const { carrier, ...rest } = seat;
-  return { ...item, seat: rest };
+  if (seat.on === 'end') return { ...item, seat: { on: 'end', end: seat.end } };
+  if (seat.on === 'tie') return { ...item, seat: { on: 'tie' } };
+  return seat.on === 'body' ? { ...item, seat: { on: 'body', side: seat.side, atM: seat.atM } } : item;
 }
 
 /** The work of a piece with what joins others to it: the knot that ties one on, or a last step for each that hangs on an item. */

@@ -32,15 +32,16 @@ export function Handling({ frames, now, words, lengthWords, height }: HandlingPr
               ))}
               {measure && (
                 <g stroke="var(--ink)" strokeWidth={type * 0.09}>
-                  <path
-                    fill="none"
-                    d={`M${measure.from.x} ${measure.from.y - type * 0.4}V${measure.from.y + type * 0.4}M${measure.from.x} ${measure.from.y}H${measure.to.x}`}
-                  />
+                  <path fill="none" d={wayOf(measure, type * 0.4)} />
                   <text
-                    x={(measure.from.x + measure.to.x) / 2}
-                    y={measure.from.y - type * 0.35}
+                    x={isUpright(measure) ? measure.to.x + type * 0.5 : (measure.from.x + measure.to.x) / 2}
+                    y={
+                      isUpright(measure)
+                        ? (measure.from.y + measure.to.y) / 2 + type * 0.35
+                        : measure.from.y - type * 0.35
+                    }
                     fontSize={type}
-                    textAnchor="middle"
+                    textAnchor={isUpright(measure) ? 'start' : 'middle'}
                     fill="var(--ink)"
                     stroke="none"
                   >
@@ -55,4 +56,18 @@ export function Handling({ frames, now, words, lengthWords, height }: HandlingPr
       })}
     </ol>
   );
+}
+
+type Measure = NonNullable<Frame['measure']>;
+
+function isUpright({ from, to }: Measure): boolean {
+  return from.x === to.x;
+}
+
+/** The line of a measure with a dash across where it begins; an upright one at both ends. */
+function wayOf(measure: Measure, half: number): string {
+  const { from, to } = measure;
+  return isUpright(measure)
+    ? `M${from.x - half} ${from.y}H${from.x + half}M${to.x - half} ${to.y}H${to.x + half}M${from.x} ${from.y}V${to.y}`
+    : `M${from.x} ${from.y - half}V${from.y + half}M${from.x} ${from.y}H${to.x}`;
 }

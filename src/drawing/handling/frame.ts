@@ -34,7 +34,13 @@ export type Moment =
   | 'baitBeside'
   | 'baitOn'
   | 'gateOpen'
-  | 'gateShut';
+  | 'gateShut'
+  | 'nailMarked'
+  | 'nailStarted'
+  | 'nailIn'
+  | 'eyeHole'
+  | 'eyeTurned'
+  | 'eyeSquare';
 
 export interface Frame {
   readonly moment: Moment;

@@ -4,6 +4,7 @@ import { wireEnd, wireOf } from '../../core/carriers/carrier';
 import { goalOf } from '../../core/make/goal';
 import type { MakeStep } from '../../core/make/plan';
 import type { Part } from '../../core/parts/part';
+import { nailFrames, screwEyeFrames } from './bodies';
 import { lockFrames, skirtFrames, trailerFrames } from './behind-head';
 import { stackFrames } from './clevises';
 import type { Frame } from './frame';
@@ -48,6 +49,10 @@ export function handlingFrames({ operation, amounts, piece: { build, over } }: M
       return skirtFrames(build, operation.skirt);
     case 'lockSkirt':
       return lockFrames(build, operation.item, operation.skirt);
+    case 'screwNail':
+      return nailFrames(build, operation.item);
+    case 'screwIn':
+      return screwEyeFrames(build, operation.item);
     case 'pushTrailer': {
       const out = amounts.find((amount) => amount.of === 'pushOut');
       return trailerFrames(build, operation.item, out?.of === 'pushOut' ? out.lengthM : null);

@@ -243,10 +243,10 @@ function Drawings({ run, plan, step, index, label, lifePxPerMm, trueSize, onTrue
   const size = useSize(room);
   const isWide = useMedia('(min-width: 64rem)');
   const { build } = run;
-  const { over, steps } = plan;
-  const piece = useMemo(() => standsAfter(build, steps, index + 1), [build, over, steps, index]);
+  const { steps } = plan;
+  const piece = useMemo(() => standsAfter(build, steps, index + 1), [build, steps, index]);
   const capped = useMemo(() => cappedAfter(steps, index + 1), [steps, index]);
-  const frames = useMemo(() => handlingFrames(step), [step, build, over]);
+  const frames = useMemo(() => handlingFrames(step), [step]);
   const { system } = useMake((state) => state.settings);
   const isTall = useMedia('(min-height: 48rem)');
   const height = isWide ? (isTall ? 570 : 470) - (frames.length > 0 ? FRAMES_PX : 0) : 210;

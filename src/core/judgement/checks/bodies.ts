@@ -6,7 +6,7 @@ import { spinSeats, type SpinSeat } from '../../geometry/seats';
 import { unevenness } from '../../hydro/knock';
 import { GRAVITY_MPS2, LAKE_WATER, type Water } from '../../hydro/water';
 import { stateOf } from '../../lure/item-state';
-import type { Build, Item } from '../../lure/lure';
+import { FIRST_CARRIER, type Build, type Item } from '../../lure/lure';
 import { usualSpreadRad } from '../../parts/blade-pattern';
 import { GRIPS_FROM, nailLengthM, type NailState } from '../../parts/kinds/nail-weight';
 import { softHalfM } from '../../parts/soft-form';
@@ -31,6 +31,7 @@ export function bodyFindings(build: Build, layout: Layout, water: Water = LAKE_W
     ...seats.flatMap((seat) => free(seat, swing, water)),
     ...nailMeets(build, layout, seats).flatMap((met) => knocker(met)),
     ...seats.flatMap((seat) => againstSoft(build, layout, seat)),
+    ...ringsInHangers(build),
   ];
 }
 
@@ -169,6 +170,38 @@ function setNail(nail: Item, state: NailState, outM: number): Repair[] {
 
 function adjusted({ id }: Item, state: NailState) {
   return { kind: 'adjust', item: id, changes: { state } } as const;
+}
+
+/** A ring goes through its hanger with both of its coils: without play it stands and does not swing. */
+const RING_PLAY_M = 0.0002;
+
+function ringsInHangers(build: Build): Finding[] {
+  return Object.values(build.items).flatMap(({ id, part, seat }): Finding[] => {
+    if (part.kind !== 'splitRing') return [];
+    const eye = eyeOf(build, seat);
+    if (!eye) return [];
+    const roomM = eye.insideM - 2 * part.wireDiameterM;
+    return [
+      {
+        code: 'ringInHanger',
+        key: `ringInHanger ${id}`,
+        severity: roomM < 0 ? 'fault' : roomM < RING_PLAY_M ? 'caution' : 'good',
+        items: [id, ...eye.items],
+        roomM,
+        repairs: noRepairs,
+      },
+    ];
+  });
+}
+
+/** The hanger of a body, or the eye at its end, that something hangs in. */
+function eyeOf({ carrier, items }: Build, seat: Item['seat']) {
+  if (seat.on === 'item') {
+    const holder = items[seat.item];
+    return holder?.part.kind === 'screwEye' ? { insideM: holder.part.eyeInnerDiameterM, items: [holder.id] } : null;
+  }
+  const isAtEnd = seat.on === 'end' && (seat.carrier ?? FIRST_CARRIER) === FIRST_CARRIER;
+  return isAtEnd && carrier.kind === 'body' ? { insideM: carrier.wire.eyeInnerDiameterM, items: [] } : null;
 }
 
 /** A blade that turns below a soft body, and the body's belly. */

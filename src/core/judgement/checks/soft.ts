@@ -4,6 +4,8 @@ import type { Edit } from '../../lure/edit';
 import { seatPart } from '../../lure/editing';
 import { noRepairs, type Finding, type Repair } from '../finding';
 import { stateOf } from '../../lure/item-state';
+import { coveredPoint } from '../../geometry/covered-point';
+import { softHalfM } from '../../parts/soft-form';
 import type { ItemState, Part } from '../../parts/part';
 import type { Layout } from '../../geometry/layout';
 import type { PlacedOff } from '../../geometry/placed';
@@ -82,10 +84,29 @@ function trailerFindings(build: Build, layout: Layout, placed: PlacedOff, skirt:
         ? () => [{ code: 'threadStraight', edits: [set(item, { ...state, crookedRad: 0 })] }]
         : noRepairs,
     },
+    ...buried(layout, placed, part),
     ...overhang(layout, placed, part),
     ...blunt(item, part, skirt),
     ...claw(item, part),
     ...(skirt ? strands(build, placed, part, skirt) : []),
+  ];
+}
+
+/** A point under the skin of the back passes weed; one that ends deep within hardly comes out at the strike. */
+function buried(layout: Layout, placed: PlacedOff, part: Trailer): Finding[] {
+  const { item } = placed;
+  const point = coveredPoint(layout, placed);
+  if (!point) return [];
+  const aboveM = point.upM - softHalfM(part, point.atM + stateOf(item, 'trailer').cutM);
+  return [
+    {
+      code: 'pointBuried',
+      key: `pointBuried ${item.id}`,
+      severity: aboveM < 0 ? 'caution' : 'good',
+      items: [item.id, point.hook],
+      aboveM,
+      repairs: noRepairs,
+    },
   ];
 }
 

@@ -20,12 +20,13 @@ export const trailerSchema = z.strictObject({
 });
 export type Trailer = z.infer<typeof trailerSchema>;
 
-/** `cutM`: taken off its head end. `crookedRad`: how far from dead straight it is threaded. */
+/** `cutM`: taken off its head end. `crookedRad`: how far from dead straight it is threaded. `pointBuried`: its back covers the point. */
 export const trailerStateSchema = z.strictObject({
   of: z.literal('trailer'),
   cutM: wireLengthM,
   rounded: z.boolean(),
   crookedRad: z.number().check(z.nonnegative(), z.maximum(1)),
+  pointBuried: z.optional(z.boolean()),
 });
 
 /** On the section of its head: a body of 0.3 and what kicks behind it, about as large as the body, broadside to the flow in part. */
@@ -53,7 +54,7 @@ export const trailerRoom: KindRoom<Trailer, z.infer<typeof trailerStateSchema>> 
   ...asMeasured,
   ...plain,
   usual: { of: 'trailer', cutM: 0, rounded: false, crookedRad: 0 },
-  asTaken: (state) => ({ ...state, cutM: 0, rounded: false }),
+  asTaken: ({ of, crookedRad }) => ({ of, cutM: 0, rounded: false, crookedRad }),
   threads: null,
   sits: {
     pushed: {

@@ -168,6 +168,9 @@ export function PieceFields({ item, unit }: PieceFieldsProps) {
           <Button onClick={() => set('roundTrailer', { ...state, rounded: !state.rounded })}>
             {state.rounded ? 'Leave its head as cut' : 'Round its head'}
           </Button>
+          <Button onClick={() => set('buryPoint', { ...state, pointBuried: !state.pointBuried })}>
+            {state.pointBuried ? 'Let the point stand free' : 'Bury the point in its back'}
+          </Button>
         </>
       );
     case 'sleeve':
