@@ -1,8 +1,8 @@
-import { readPdf } from '../src/testing/read-pdf';
 import { expectNothingForAxe } from './axe';
 import { expect, test } from './bench-page';
 import { MakePage } from './make-page';
 import { TankPage } from './tank-page';
+import { makeAll, printSheet, startFamily, takeWhatIsOffered } from './whole-job';
 
 test('a harness of three hooks by keyboard, from bare line to tied, a bead too few mended by the offered press', async ({
   bench,
@@ -139,26 +139,8 @@ for (const [family, first, mends] of [
   }) => {
     test.slow();
     await bench.open();
-    await bench.button('My lures').click();
-    await page.getByRole('menuitem', { name: 'New lure' }).click();
-    await page
-      .getByRole('dialog', { name: 'What are you building?' })
-      .getByRole('region', { name: family, exact: true })
-      .getByRole('button', { name: 'Start with bare line' })
-      .click();
-    await page.getByRole('toolbar', { name: 'Do with the picked part' }).getByRole('button', { name: first }).click();
-    const dialog = page.getByRole('dialog');
-    const title = dialog.getByRole('heading').first();
-    await expect(title).toBeVisible();
-    for (let asked = ''; (await dialog.count()) > 0;) {
-      const now = await title.innerText();
-      expect(now).not.toBe(asked);
-      asked = now;
-      await expect(dialog.getByRole('combobox')).toBeFocused();
-      await expect(dialog.locator('[data-part]').first()).toBeVisible();
-      await page.keyboard.press('Enter');
-      await expect.poll(async () => ((await dialog.count()) > 0 ? title.innerText() : '')).not.toBe(asked);
-    }
+    await startFamily(bench, family);
+    await takeWhatIsOffered(page, first);
     if (mends) await bench.button(mends).click();
     await bench.expectAllInOrder();
     await bench.saved();
@@ -170,22 +152,8 @@ for (const [family, first, mends] of [
     await tank.take('Just under the surface');
     await tank.ranked();
 
-    await page.getByRole('link', { name: 'Make', exact: true }).click();
-    const make = new MakePage(page);
-    await make.button('All here: begin').click();
-    for (;;) {
-      const { at, of } = await make.place();
-      await page.keyboard.press('Space');
-      if (at === of) break;
-      await expect.poll(async () => (await make.place()).at).toBe(at + 1);
-    }
-    await bench.open('/bench');
-    const opening = page.context().waitForEvent('page');
-    await bench.fromFileMenu(/^Build sheet/);
-    const sheet = await opening;
-    await expect(sheet.getByTestId('page')).toContainText(family);
-    const printed = await readPdf(await sheet.pdf({ preferCSSPageSize: true, printBackground: true }));
-    expect(printed.pages).toBe(1);
+    await makeAll(page);
+    await printSheet(bench, family);
   });
 }
 

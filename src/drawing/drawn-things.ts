@@ -32,6 +32,7 @@ import { lastPer, oncePer } from '../core/once';
 import { endEyeShapes, lureBodyShapes } from './lure-body-shapes';
 import { spinSeats } from '../core/geometry/seats';
 import { coveredPoint } from '../core/geometry/covered-point';
+import { nailWay } from './lure-body-shapes';
 import { stateOf } from '../core/lure/item-state';
 import type { Hook } from '../core/parts/kinds/hook';
 import type { Part } from '../core/parts/part';
@@ -352,7 +353,8 @@ function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
   const mirrored = forward && !isBored(part);
   const liftM = isLifted(line) ? offAxisM : 0;
   const reachM = drawnKind(part).reachM(part, piece);
-  return thing(item.id, linePose(layout, line), x0M, x1M, reachM, shapesOf(piece), { mirrored, liftM });
+  const look = { mirrored, liftM, ...(part.kind === 'nailWeight' ? nailWay(build, layout, item.id) : {}) };
+  return thing(item.id, linePose(layout, line), x0M, x1M, reachM, shapesOf(piece), look);
 }
 
 /** A shrunk tube follows what lies under it. */

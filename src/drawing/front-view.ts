@@ -167,6 +167,10 @@ function asideM(layout: Layout, line: Line, alongM: number): number {
 
 function halvesOf(part: Part): Pick<FrontPart, 'halfWidthMm' | 'halfHeightMm'> {
   if (part.kind === 'head') return { halfWidthMm: (part.widthM / 2) * MM, halfHeightMm: (part.heightM / 2) * MM };
+  // One that does not turn lies back: its edge is seen, as wide as it is.
+  if (part.kind === 'blade') {
+    return { halfWidthMm: (part.widthM / 2) * MM, halfHeightMm: Math.max(part.cupDepthM / 2, 0.0006) * MM };
+  }
   const radiusMm = outsideRadius(part) * MM;
   return { halfWidthMm: radiusMm, halfHeightMm: radiusMm };
 }

@@ -1,6 +1,9 @@
 /** The body of a hard bait and its hangers, in millimetres: its nose at x = 0, its axis at y = 0. */
 import { bodyOutline } from '../core/carriers/body';
 import { bodyAt, bodyProfile, lipOf } from '../core/parts/body-form';
+import { nailsOf } from '../core/geometry/knocker';
+import type { Layout } from '../core/geometry/layout';
+import type { Build, ItemId } from '../core/lure/lure';
 import type { LureBody } from '../core/parts/kinds/lure-body';
 import type { NailState, NailWeight } from '../core/parts/kinds/nail-weight';
 import type { ScrewEye } from '../core/parts/kinds/screw-eye';
@@ -114,6 +117,14 @@ export function screwEyeShapes(
   const radius = ((eyeInnerDiameterM + wireDiameterM) / 2) * MM;
   const wire = wireDiameterM * MM;
   return eyeRing({ x: radius + wire / 2, y: (down ? 1 : -1) * radius }, radius, wire, hex);
+}
+
+/** Along a nail from end to end, on the page. */
+export function nailWay(build: Build, layout: Layout, id: ItemId): { readonly way?: string } {
+  const nail = nailsOf(build, layout).find((each) => each.nail.id === id);
+  if (!nail) return {};
+  const { end, tip } = nail;
+  return { way: `M${end.xM * MM} ${-end.yM * MM}L${tip.xM * MM} ${-tip.yM * MM}` };
 }
 
 /** A nail weight from the front of what it takes up; its skin lies so far below the axis. */

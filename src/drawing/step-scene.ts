@@ -4,6 +4,7 @@ import { hookLimb } from '../core/parts/hook-form';
 import { outsideRadius } from '../core/geometry/outside-radius';
 import { stateOf } from '../core/lure/item-state';
 import { itemOf, type Build, type End, type ItemId } from '../core/lure/lure';
+import { nailsOf, type PlacedNail } from '../core/geometry/knocker';
 import type { Layout } from '../core/geometry/layout';
 import { poseOf, type Line, type PlacedEnd } from '../core/geometry/placed';
 import { skirtOn } from '../core/geometry/skirt-on';
@@ -170,6 +171,8 @@ function boxesOfItem(build: Build, { layout, motions, things }: StillLure, id: I
     item.id === id && part.kind !== 'hook' ? [onLine(layout, 'run', x0M, x1M, -radiusM, radiusM)] : [],
   );
   if (strung.length > 0) return strung;
+  const nail = part.kind === 'nailWeight' ? nailsOf(build, layout).find((each) => each.nail.id === id) : undefined;
+  if (nail) return [aboutNail(nail)];
   return layout.off.flatMap((placed) => {
     if (placed.item.id !== id || !things.some(({ pick }) => pick === id || pick === placed.parent)) return [];
     const { line, x0M, x1M, offAxisM } = placed;
@@ -181,6 +184,16 @@ function boxesOfItem(build: Build, { layout, motions, things }: StillLure, id: I
     const half = part.kind === 'hook' ? hookLimb(part).pointTip.radiusM : Math.max(outsideRadius(part), 0.0015);
     return [onLine(layout, line, x0M, x1M, offAxisM - half, offAxisM + half)];
   });
+}
+
+function aboutNail({ end, tip, part: { diameterM } }: PlacedNail): Box {
+  const half = (diameterM / 2) * MM + ROUND;
+  return {
+    x0: Math.min(end.xM, tip.xM) * MM - half,
+    x1: Math.max(end.xM, tip.xM) * MM + half,
+    y0: -Math.max(end.yM, tip.yM) * MM - ROUND,
+    y1: -Math.min(end.yM, tip.yM) * MM + ROUND,
+  };
 }
 
 function onLine(layout: Layout, line: Line, x0M: number, x1M: number, lowM: number, highM: number): Box {

@@ -42,7 +42,7 @@ export function bodyStepWords(
     case 'screwNail':
       return {
         what: `Screw the ${name(operation.item)} up into the belly, ${size('fromHead')} behind the head of the body, until ${size('standsOut')} stands out.`,
-        how: 'The body flat on its back between two fingers, the weight upright in the pliers; turn and press by turns. It stands under the widest part of the blade.',
+        how: 'The body held by its flanks between two fingers, the weight upright in the pliers; turn and press by turns. It stands under the widest part of the blade.',
       };
   }
 }

@@ -123,7 +123,7 @@ export const LINE_WORDS: Readonly<Record<CardLine, LineWords>> = {
     ],
   },
   wobbleStartMps: {
-    name: 'Wobbles from',
+    name: 'Start of the wobble',
     why: 'Slower than this its keel holds it still.',
     shown: speed,
     plain: [

@@ -87,6 +87,7 @@ const REPAIR_WORDS: Readonly<Record<Repair['code'], string>> = {
   setSpacing: 'space the hooks',
   turnGate: 'turn the gate',
   setNail: 'set the nail weight',
+  dropArm: 'bend the arm lower',
   slideStop: 'slide the stop',
   standNailUp: 'stand the nail weight up',
   moveNail: 'move the nail weight',

@@ -1,5 +1,5 @@
 /** Findings, repairs and refusals as sentences. */
-import { carrierRoom, wireEnd } from '../core/carriers/carrier';
+import { carrierRoom } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
 import { never } from '../core/never';
 import type { Finding, Repair } from '../core/judgement/finding';
@@ -10,6 +10,7 @@ import type { LureRule } from '../core/judgement/lure-rule';
 import { degrees } from './angle-words';
 import { MEASURE_WORDS } from './measure-words';
 import { baitFindingWords, type FindingWords } from './bait-words';
+import { lackWords } from './lack-words';
 import { bodyFindingWords } from './body-finding-words';
 import { lineFindingWords } from './line-words';
 import { misfitWords } from './fit-words';
@@ -204,13 +205,8 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
         why: 'The end of the wire is plain.',
       };
     case 'noTurningBlade':
-      return {
-        title: 'No blade turns on this wire',
-        figure: '',
-        why: 'Thread a clevis and hang a blade on it.',
-      };
     case 'noHook':
-      return { title: 'No hook', figure: '', why: whereHookGoes(build) };
+      return lackWords(finding.code, build);
     case 'lineTooShort':
     case 'slipsOverKnot':
     case 'knotGuard':
@@ -266,18 +262,6 @@ export function findingWords(finding: Finding, build: Build, system: UnitSystem)
 }
 
 /** Where a hook goes on the wire as it is. */
-function whereHookGoes({ carrier, items }: Build): string {
-  if (carrierRoom(carrier).isLimp) return 'Snell one at the end of the line.';
-  if (CARRIER_WORDS[carrier.kind].hookIsIn === 'head') {
-    return Object.values(items).some(({ part }) => part.kind === 'head')
-      ? 'Cast a hook in the head.'
-      : 'A hook is cast in a head: put the head on first.';
-  }
-  return wireEnd(carrier, 'tail').form === 'plain'
-    ? 'Form a loop at the tail, hang a ring on it and a hook on the ring.'
-    : 'Hang a ring on the tail loop and a hook on the ring.';
-}
-
 function ruleSource({ source, onDay }: LureRule): string {
   return `Your own entry, from ${source}, looked at on ${onDay}. The authority’s current text decides.`;
 }
@@ -335,6 +319,8 @@ export function repairWords(repair: Repair, system: UnitSystem): string {
       return `Space the hooks ${showLength(repair.toM, system)} from wrap to eye`;
     case 'turnGate':
       return 'Turn the gate to the rod';
+    case 'dropArm':
+      return `Bend the arm ${showLength(repair.byM, system)} lower`;
     case 'slideStop':
       return `Slide the stop until ${showLength(repair.toM, system)} is left behind it`;
     case 'setNail':

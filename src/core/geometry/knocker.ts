@@ -99,6 +99,8 @@ export interface PlacedNail {
   /** Where it ends, in the plane of the lure, and which way it stands out there. */
   readonly end: PlanePlace;
   readonly outRad: number;
+  /** Its other end, in the body. */
+  readonly tip: PlanePlace;
 }
 
 /** Every nail of a lure, nose first. */
@@ -110,7 +112,10 @@ export function nailsOf({ items }: Pick<Build, 'items'>, layout: Layout): Placed
     const state = stateOf(placed.item, 'nail');
     const pose = poseOf(layout, placed.line);
     const end = nailEnd(part, state, body, pose, placed, placed.offAxisM);
-    return [{ nail: placed.item, part, state, end, outRad: pose.angleRad - Math.PI / 2 - state.leanRad }];
+    const outRad = pose.angleRad - Math.PI / 2 - state.leanRad;
+    const longM = nailLengthM(part, state);
+    const tip = { xM: end.xM - longM * Math.cos(outRad), yM: end.yM - longM * Math.sin(outRad) };
+    return [{ nail: placed.item, part, state, end, outRad, tip }];
   });
 }
 

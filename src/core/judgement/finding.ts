@@ -40,6 +40,7 @@ export type Repair =
   | { readonly code: 'setSpacing'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'turnGate'; readonly edits: readonly Edit[] }
   | { readonly code: 'setNail'; readonly toM: number; readonly edits: readonly Edit[] }
+  | { readonly code: 'dropArm'; readonly byM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'slideStop'; readonly toM: number; readonly edits: readonly Edit[] }
   | { readonly code: 'standNailUp'; readonly edits: readonly Edit[] }
   | { readonly code: 'moveNail'; readonly toM: number; readonly edits: readonly Edit[] }

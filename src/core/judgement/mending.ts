@@ -17,6 +17,8 @@ import { beadToAdd } from './checks/blades';
 import { isGentleOnLine } from './checks/lines';
 import { headOutline } from '../geometry/blade-on-head';
 import type { SlotCode } from './slot';
+import { isUsualForSlot } from './families/usual';
+import { nailRepairs } from './nail-mending';
 import { openSlots } from './families/slots';
 import type { Finding, Repair } from './finding';
 import { findings, type FindingsContext } from './findings';
@@ -111,6 +113,9 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
         'bellyBlade',
         'eyeRing',
       );
+    case 'knocker':
+    case 'nailGrip':
+      return id ? nailRepairs(lure, id, spare) : [];
     case 'emptyClevis':
       return fill(lure, spare, 'blade');
     case 'rivetMissing':
@@ -139,6 +144,10 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
       return id ? swaps(lure, id, spare, isGentleOnLine) : [];
     case 'bladeAgainstHook':
       return id ? swaps(lure, id, spare, (part) => part.kind === 'blade') : [];
+    case 'widerThanBelly':
+    case 'flasherAgainstHook':
+    case 'bladeAgainstSoft':
+      return id ? smallerBlades(lure, id, spare) : [];
     case 'boreTooTight':
     case 'boreTooLoose':
     case 'holeTooSmall':
@@ -147,6 +156,7 @@ function moreRepairs(lure: Lure, finding: Finding, spare: readonly Part[]): Repa
     case 'loopTooSmall':
     case 'ringTooSmall':
     case 'ringTooLarge':
+    case 'ringInHanger':
     case 'bandTooLoose':
     case 'bandTooTight':
     case 'noRoomInClevis':
@@ -173,7 +183,7 @@ function fill(lure: Lure, spare: readonly Part[], ...codes: readonly SlotCode[])
   if (!slot) return [];
   return slot.kinds.flatMap((kind) =>
     fitting(lure, slot.placement, spare, kind)
-      .filter((part) => isUsualIn(slot.placement, part))
+      .filter((part) => isUsualIn(slot.placement, part) && isUsualForSlot(lure, slot.code, part))
       .slice(0, MOST_PARTS)
       .map((part): Repair => ({ code: 'putOn', part, edits: placementEdits(lure.build, slot.placement, part) })),
   );
@@ -195,6 +205,17 @@ function swaps(lure: Lure, id: ItemId, spare: readonly Part[], suits: (part: Par
     .filter((part) => part.id !== item.part.id && isLike(item.part, part) && suits(part))
     .sort((a, b) => Math.abs(a.massKg - item.part.massKg) - Math.abs(b.massKg - item.part.massKg))
     .map((part): Repair => ({ code: 'swapFor', part, edits: placementEdits(lure.build, placement, part) }));
+}
+
+function smallerBlades(lure: Lure, id: ItemId, spare: readonly Part[]): Repair[] {
+  const now = lure.build.items[id]?.part;
+  return swaps(
+    lure,
+    id,
+    spare,
+    (part) =>
+      part.kind === 'blade' && now?.kind === 'blade' && part.widthM <= now.widthM && part.lengthM <= now.lengthM,
+  );
 }
 
 /** The piece this one hangs on: it may be that which does not fit. */

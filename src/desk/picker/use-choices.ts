@@ -5,6 +5,7 @@ import { isGentleOnLine } from '@/core/judgement/checks/lines';
 import { useEffect, useMemo, useState } from 'react';
 import type { Water } from '@/core/hydro/water';
 import { isLoose, type Misfit } from '@/core/fits/misfit';
+import { isUsualForSlot } from '@/core/judgement/families/usual';
 import { isUsualIn, misfitsInPlace, partInPlace, type Placement } from '@/core/fits/placement';
 import type { Build, Lure } from '@/core/lure/lure';
 import { effectAt, type Effect } from '@/core/prepared/weigh';
@@ -60,7 +61,8 @@ export function useChoices(
       const familiar = lately >= 0 ? lately / 1000 : index < ownCount ? 1 : 2;
       // A place that asks for its part asks for one kind before another; else what was taken last comes before all.
       const byKind = lately >= 0 && slot === null ? 0 : wanted.indexOf(part.kind) * 10;
-      return byKind + familiar + (isUsualIn(placement, part) ? 0 : 5);
+      const isUsual = isUsualIn(placement, part) && isUsualForSlot(lure, slot, part);
+      return byKind + familiar + (isUsual ? 0 : 5);
     };
     const listed = parts
       .map((part, index) => ({ part, index }))

@@ -55,7 +55,7 @@ export function nailFrames(build: Build, id: ItemId): Frame[] {
     {
       moment: 'nailMarked',
       box,
-      measure: { from: { x: 0, y: half + 4 }, to: { x: at, y: half + 4 }, lengthM: state.atM },
+      measure: { from: { x: 0, y: half + 6 }, to: { x: at, y: half + 6 }, lengthM: state.atM },
       layers: [over, layer([mark])],
     },
     {

@@ -5,6 +5,8 @@ import { poseOf } from '../../geometry/placed';
 import { spinSeats, type SpinSeat } from '../../geometry/seats';
 import { unevenness } from '../../hydro/knock';
 import { GRAVITY_MPS2, LAKE_WATER, type Water } from '../../hydro/water';
+import type { Carrier } from '../../carriers/carrier';
+import { withSection } from '../../lure/bending';
 import { stateOf } from '../../lure/item-state';
 import { FIRST_CARRIER, type Build, type Item } from '../../lure/lure';
 import { usualSpreadRad } from '../../parts/blade-pattern';
@@ -205,7 +207,7 @@ function eyeOf({ carrier, items }: Build, seat: Item['seat']) {
 }
 
 /** A blade that turns below a soft body, and the body's belly. */
-function againstSoft({ items }: Build, layout: Layout, seat: SpinSeat): Finding[] {
+function againstSoft({ carrier, items }: Build, layout: Layout, seat: SpinSeat): Finding[] {
   if (!seat.swivel) return [];
   const soft = layout.off.find(({ item, line }) => item.part.kind === 'trailer' && line.endsWith('head'));
   const part = soft && items[soft.item.id]?.part;
@@ -229,10 +231,22 @@ function againstSoft({ items }: Build, layout: Layout, seat: SpinSeat): Finding[
       key: `bladeAgainstSoft ${seat.item.id}`,
       severity: clearM < 0 ? 'fault' : 'good',
       items: [seat.item.id, soft.item.id],
-      repairs: noRepairs,
+      repairs: clearM < 0 ? () => dropArm(carrier, CLEAR_OF_SOFT_M - clearM) : noRepairs,
       clearM,
     },
   ];
+}
+
+/** Let down, an arm leaves so much between the blade and the body. */
+const CLEAR_OF_SOFT_M = 0.0005;
+
+/** The first leg of the arm, down from the head, so much longer. */
+function dropArm(carrier: Carrier, byM: number): Repair[] {
+  const [leg] = carrier.kind === 'bentWire' ? carrier.sections : [];
+  if (carrier.kind !== 'bentWire' || leg?.section !== 'straight') return [];
+  const down = Math.max(Math.abs(Math.sin(carrier.startRad)), 0.3);
+  const to = { ...leg, lengthM: Math.ceil((leg.lengthM + byM / down) * 1e4) / 1e4 };
+  return [{ code: 'dropArm', byM, edits: [withSection(carrier, 0, to)] }];
 }
 
 const SWEPT_STEPS = 12;

@@ -17,6 +17,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
 import { bendAngle, bendName, twistAngle } from '@/words/bend-words';
+import { partLine, partTitle } from '@/words/part-words';
 import { showDraft } from '@/desk/desk-state';
 import { TagField } from './TagField';
 import { change, doDraft } from '@/desk/open-lure';
@@ -40,11 +41,6 @@ const MADE_OF = {
   body: 'The body',
 } as const;
 
-/** What people call its size by: how thick its wire or line is, how long its body, m. */
-function tellingM({ wire }: Carrier): number {
-  return wire.kind === 'lureBody' ? wire.lengthM : wire.diameterM;
-}
-
 /** The wire, or one end of it: what is set about it, and for a bent one its bends in turn. */
 export function WireFields({ build, end, system }: WireFieldsProps) {
   const { carrier } = build;
@@ -56,7 +52,9 @@ export function WireFields({ build, end, system }: WireFieldsProps) {
       <h2 className="text-lg leading-tight font-semibold">{title}</h2>
       <p className="text-sm text-ink-soft">
         {isBent && carrier.bought ? `${carrier.bought.name}, ${carrier.bought.maker}: ` : ''}
-        {carrier.wire.name}, {showLength(tellingM(carrier), system === 'metric' ? 'trade' : 'metric')}
+        {carrier.kind === 'body'
+          ? `${partTitle(carrier.wire)}, ${partLine(carrier.wire, system)}`
+          : `${carrier.wire.name}, ${showLength(carrier.wire.diameterM, system === 'metric' ? 'trade' : 'metric')}`}
       </p>
       <LengthFields carrier={carrier} unit={unit} />
       {carrier.kind === 'line' && (end === 'nose' || end === 'tail') && (
