@@ -13,6 +13,7 @@ import {
   COUNT_FRAMES,
   EMPTY_FRAME,
   FRAMES_SO_FAR,
+  KNOCKING,
   LARGEST,
   LARGEST_ON_LINE,
   MARK_WHEN_DRAWN,
@@ -118,9 +119,13 @@ async function editToPaint(browser: Browser, base: string): Promise<Figure[]> {
     [LARGEST, 'Brass bead'],
     [DEMO_LURES[0] ?? LARGEST, 'Glass bead'],
     [LARGEST_ON_LINE, 'Faceted bead'],
+    // Its nail drawn out and in by a tenth of a millimetre.
+    [KNOCKING, null],
   ] as const) {
     const page = await openBench(browser, base, lure.id);
-    await page.getByRole('option', { name: bead, exact: true }).first().click();
+    if (bead) await page.getByRole('option', { name: bead, exact: true }).first().click();
+    const pressed = bead ? '[role="option"][aria-selected="true"]' : '[aria-label="Nail weight, on the drawing"]';
+    if (!bead) await page.locator(pressed).waitFor();
     await atRest(page);
     const session = await page.context().newCDPSession(page);
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
@@ -128,7 +133,9 @@ async function editToPaint(browser: Browser, base: string): Promise<Figure[]> {
     const bare: number[] = [];
     for (let i = 0; i < EDITS; i++) {
       bare.push(await page.evaluate<number>(EMPTY_FRAME));
-      times.push(await page.evaluate<number>(`(${TIME_EDIT})('${i % 2 === 0 ? 'ArrowRight' : 'ArrowLeft'}')`));
+      times.push(
+        await page.evaluate<number>(`(${TIME_EDIT})('${i % 2 === 0 ? 'ArrowRight' : 'ArrowLeft'}', '${pressed}')`),
+      );
       await page.waitForTimeout(700);
     }
     await page.context().close();
@@ -146,11 +153,11 @@ async function editToPaint(browser: Browser, base: string): Promise<Figure[]> {
   return figures;
 }
 
-const TIME_EDIT = `(pressed) => new Promise((resolve, reject) => {
+const TIME_EDIT = `(key, pressed) => new Promise((resolve, reject) => {
   setTimeout(() => reject(new Error('bench: the edit changed nothing')), 10_000);
   const drawing = document.querySelector('[data-testid="elevation"]');
   const still = document.querySelector('[data-testid="still"]');
-  const option = document.querySelector('[role="option"][aria-selected="true"]');
+  const option = document.querySelector(pressed);
   if (!drawing || !option) throw new Error('bench: nothing is picked');
   const before = still.dataset.painted;
   const started = performance.now();
@@ -166,7 +173,7 @@ const TIME_EDIT = `(pressed) => new Promise((resolve, reject) => {
       }, 5);
     });
   }).observe(drawing, { attributes: true, childList: true, subtree: true });
-  option.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, altKey: true, bubbles: true }));
+  option.dispatchEvent(new KeyboardEvent('keydown', { key, altKey: true, bubbles: true }));
 })`;
 
 /** A bend of the largest lure drawn round for two seconds, the pointer moving all the while, once the page is all there. */

@@ -10,6 +10,10 @@ const largestOn = (kind: Lure['build']['carrier']['kind']) =>
   );
 export const LARGEST = largestOn('bentWire');
 export const LARGEST_ON_LINE = largestOn('line');
+export const LARGEST_ON_BODY = largestOn('body');
+/** A soft body with a nail weight, which is drawn in and out. */
+export const KNOCKING =
+  DEMO_LURES.find(({ build }) => Object.values(build.items).some(({ part }) => part.kind === 'nailWeight')) ?? LARGEST;
 
 /** @param script runs in the page before all else, as text */
 export async function openAt(browser: Browser, address: string, script = ''): Promise<Page> {

@@ -11,6 +11,7 @@ import {
   EMPTY_FRAME,
   FRAMES_SO_FAR,
   LARGEST,
+  LARGEST_ON_BODY,
   LARGEST_ON_LINE,
   MARK_WHEN_DRAWN,
   openAt,
@@ -165,7 +166,7 @@ function told(name: string, times: readonly (readonly [number, number])[]): Figu
 
 export async function tankInBrowser(browser: Browser, base: string): Promise<Figure[]> {
   const figures = [await loadedTank(browser, base)];
-  for (const lure of [LARGEST, LARGEST_ON_LINE]) {
+  for (const lure of [LARGEST, LARGEST_ON_LINE, LARGEST_ON_BODY]) {
     figures.push(...(await crank(browser, base, lure)), ...(await moves(browser, base, lure)));
   }
   return figures;

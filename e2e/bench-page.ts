@@ -69,6 +69,12 @@ export class BenchPage {
     }
   }
 
+  /** Presses a button with the keyboard alone. */
+  async enter(name: string | RegExp) {
+    await this.button(name).first().focus();
+    await this.page.keyboard.press('Enter');
+  }
+
   /** Picks a unit of the string, presses what is to be done with it, and takes this part. */
   async put(unit: string | RegExp, command: string, id: string, kind?: string) {
     await this.unit(unit).click();

@@ -62,11 +62,7 @@ test('a belly flasher by keyboard alone, from a bare body: too wide a blade mend
 }) => {
   test.slow();
   await bench.open();
-  const press = async (name: string | RegExp) => {
-    await bench.button(name).first().focus();
-    await page.keyboard.press('Enter');
-  };
-  await press('My lures');
+  await bench.enter('My lures');
   await page.getByRole('menuitem', { name: 'New lure' }).press('Enter');
   await page
     .getByRole('dialog', { name: 'What are you building?' })
@@ -85,7 +81,7 @@ test('a belly flasher by keyboard alone, from a bare body: too wide a blade mend
     await expect(dialog.locator('[data-part]').first()).toHaveAttribute('data-part', id);
     await page.keyboard.press('Enter');
   };
-  await press('A ring goes in this eye');
+  await bench.enter('A ring goes in this eye');
   await take('A ring goes in this eye', 'ring-k2');
   await expect(dialog.getByRole('combobox')).toHaveValue('');
   await take('A ring goes in this eye', 'ring-k2');

@@ -10,11 +10,7 @@ test('a harness of three hooks by keyboard, from bare line to tied, a bead too f
 }) => {
   test.slow();
   await bench.open();
-  const press = async (name: string | RegExp) => {
-    await bench.button(name).first().focus();
-    await page.keyboard.press('Enter');
-  };
-  await press('My lures');
+  await bench.enter('My lures');
   await page.getByRole('menuitem', { name: 'New lure' }).press('Enter');
   const asked = page.getByRole('dialog', { name: 'What are you building?' });
   await asked
@@ -31,7 +27,7 @@ test('a harness of three hooks by keyboard, from bare line to tied, a bead too f
     await expect(dialog.locator('[data-part]').first()).toHaveAttribute('data-part', id);
     await page.keyboard.press('Enter');
   };
-  await press('The last hook is snelled here');
+  await bench.enter('The last hook is snelled here');
   await take('The last hook is snelled here', 'hook-octopus-8');
   await take('A hook goes ahead of it', 'hook-octopus-6');
   await take('A small bead spares the knot', 'bead-guard-2');
@@ -42,13 +38,13 @@ test('a harness of three hooks by keyboard, from bare line to tied, a bead too f
 
   // A third hook between the two.
   await bench.unit(/Octopus hook 8/).focus();
-  await press('Insert before');
+  await bench.enter('Insert before');
   await take('Thread on the line', 'hook-octopus-6');
   await expect.poll(async () => (await bench.order()).filter((name) => name.startsWith('Octopus hook')).length).toBe(3);
 
   // The blade reaches the front hook: the press that is offered puts beads below it.
   await expect(bench.findings()).toContainText('Blade reaches the hook at rest');
-  await press(/^Add .* below the clevis/);
+  await bench.enter(/^Add .* below the clevis/);
   await bench.expectAllInOrder();
   await bench.unfold('Lengths to cut');
   await expect(page.getByTestId('cut wire')).toContainText('mm');

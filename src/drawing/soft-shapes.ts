@@ -139,10 +139,10 @@ export function trailerShapes(
 const SKIN_MM = 1;
 const HUMP_STEPS = 16;
 
-/** A back pushed up over a point: as wide to both sides as it stands high. */
+/** A back pushed up over a point, about as wide to both sides as it stands high. */
 function hump(at: number, foot: number, top: number): Point[] {
   const high = Math.max(top - foot, 0);
-  const half = 1.6 * high + 2;
+  const half = 0.9 * high + 2;
   const way = Array.from({ length: HUMP_STEPS + 1 }, (_, i): Point => {
     const t = (2 * i) / HUMP_STEPS - 1;
     return { x: at + t * half, y: -(foot * 0.9 + (high + foot * 0.1) * Math.cos((t * Math.PI) / 2) ** 2) };

@@ -142,11 +142,17 @@ export function baitFindingWords(finding: BaitFinding, system: UnitSystem): Find
             figure: `${showLength(-finding.aboveM, system)} within it`,
             why: 'The gap is smaller than the body is high there: the strike hardly drives it out. A wider gap or a slimmer body.',
           }
-        : {
-            title: 'Point buried under the skin: passes weed',
-            figure: `body pushed up by ${showLength(finding.aboveM, system)}`,
-            why: 'A firm strike drives it out; some fish that nip are missed.',
-          };
+        : finding.severity === 'caution'
+          ? {
+              title: 'Point buried, but the body is bunched up over it',
+              figure: `pushed up by ${showLength(finding.aboveM, system)}`,
+              why: 'So far up it no longer lies straight, and rolls. A smaller gap, or a hook with a bent shank.',
+            }
+          : {
+              title: 'Point buried under the skin: passes weed',
+              figure: `body pushed up by ${showLength(finding.aboveM, system)}`,
+              why: 'A firm strike drives it out; some fish that nip are missed.',
+            };
     case 'trailerStraight':
       return finding.severity === 'good'
         ? { title: 'Trailer threaded straight', figure: '', why: 'Off line it rolls the lure.' }

@@ -8,7 +8,7 @@ import { carrierRoom, wireEnd } from '../core/carriers/carrier';
 import { CARRIER_WORDS } from './carrier-words';
 import { stateOf } from '../core/lure/item-state';
 import { cutLengths } from '../core/lengths/lengths';
-import type { Part } from '../core/parts/part';
+import type { Part, PartOf } from '../core/parts/part';
 import { showLength, type UnitSystem } from '../core/units/write';
 import { degrees } from './angle-words';
 import { bodyStepWords } from './body-make-words';
@@ -357,10 +357,19 @@ function told(part: Part, system: UnitSystem): string {
   return `${size}${lower(part)}${colour}`;
 }
 
+/** How a stop comes to hold its place on the line. */
+const STOP_HOWS: Readonly<Record<PartOf<'stop'>['style'], string>> = {
+  rubber: 'Wet the line and slide it to its place.',
+  knot: 'Draw its knot down wet, trim both ends, slide it to its place.',
+  peg: 'At its place push the peg in beside the line until it holds against a pull; cut it off flush.',
+  shot: 'At its place pinch it shut with flat pliers, its slit along the line.',
+};
+
 function facing(build: Build, id: ItemId): string {
   const { part, flipped } = itemOf(build, id);
   if (part.kind === 'cap') return `Its open side to the ${flipped ? 'nose' : 'tail'}.`;
   if (part.kind === 'weight' && part.shape === 'teardrop') return `Its thick end to the ${flipped ? 'nose' : 'tail'}.`;
+  if (part.kind === 'stop') return STOP_HOWS[part.style];
   if (part.kind === 'deltaBlade') return 'Front ear first, its hollow to the head.';
   return '';
 }

@@ -38,6 +38,24 @@ export function hangersOf({ items }: Build, carrier: CarrierId = FIRST_CARRIER):
     .sort((a, b) => a.seat.atM - b.seat.atM);
 }
 
+/** Eyes are screwed in between here and there, of the length of the body. Trade estimates. */
+const EYES_FROM = 0.12;
+const EYES_TO = 0.92;
+const FIRST_EYE_AT = 0.35;
+
+/** Where on its belly a new eye has most room, m behind the nose. */
+export function freestPlace(build: Build, { lengthM }: LureBody): number {
+  const taken = hangersOf(build).flatMap(({ seat }) => (seat.side === 'belly' ? [seat.atM] : []));
+  if (taken.length === 0) return FIRST_EYE_AT * lengthM;
+  const edges = [EYES_FROM * lengthM, ...taken, EYES_TO * lengthM];
+  let [widestM, atM] = [0, FIRST_EYE_AT * lengthM];
+  for (let i = 1; i < edges.length; i++) {
+    const [from, to] = [edges[i - 1] as number, edges[i] as number];
+    if (to - from > widestM) [widestM, atM] = [to - from, (from + to) / 2];
+  }
+  return Math.round(atM * 1e4) / 1e4;
+}
+
 type OnBody = Extract<Seat, { on: 'body' }>;
 
 function isOn(seat: Seat, carrier: CarrierId): seat is OnBody {

@@ -4,6 +4,7 @@ import { edited } from '@/testing/lures';
 import { DEMO_LURES } from '@/demo/scenario';
 import { kitFor } from './kit';
 import { planMake, standsAfter } from './plan';
+import { spoil } from './spoil';
 import { hasEndToTie, tieBehind } from '../lure/tie-behind';
 import { stepWords } from '@/words/make-words';
 import type { Lure } from '../lure/lure';
@@ -49,4 +50,27 @@ describe('a lure of several carriers', () => {
       expect(new Set(parts).size).toBe(parts.length);
     },
   );
+});
+
+describe('a piece spoiled on the way', () => {
+  it('of the bait behind costs nothing of the line, and of the line nothing of the bait', () => {
+    const [each] = joinedLures().filter(({ behind }) => behind.name === 'Halvane Glint');
+    if (!each) throw new Error('a hard bait behind a line');
+    const { build } = each.lure;
+    const plan = planMake(build);
+    if (plan.outcome === 'noWay') throw new Error('it is made');
+    const { steps } = plan;
+    const names = steps.map(({ id }) => id);
+    const hook = Object.values(build.items).find(({ part }) => part.kind === 'hook');
+    if (!hook) throw new Error('it has a hook');
+    const front = steps.at(-1)?.piece;
+    const ofLine = new Set(steps.filter(({ piece }) => piece === front).map(({ id }) => id));
+    const hookSpoiled = spoil(build, steps, names, hook.id);
+    expect(hookSpoiled.lost).toContain(hook.id);
+    expect(hookSpoiled.again.length).toBeGreaterThan(0);
+    expect(hookSpoiled.again.filter((id) => ofLine.has(id))).toEqual([]);
+    const lineSpoiled = spoil(build, steps, names, 'wire');
+    expect(lineSpoiled.again.length).toBeGreaterThan(2);
+    expect(lineSpoiled.again.every((id) => ofLine.has(id))).toBe(true);
+  });
 });

@@ -92,6 +92,9 @@ function trailerFindings(build: Build, layout: Layout, placed: PlacedOff, skirt:
   ];
 }
 
+/** A back pushed up by more than this, of its height, no longer lies straight. Trade estimate. */
+const PUSHED_UP_SHARE = 0.5;
+
 /** A point under the skin of the back passes weed; one that ends deep within hardly comes out at the strike. */
 function buried(layout: Layout, placed: PlacedOff, part: Trailer): Finding[] {
   const { item } = placed;
@@ -102,7 +105,7 @@ function buried(layout: Layout, placed: PlacedOff, part: Trailer): Finding[] {
     {
       code: 'pointBuried',
       key: `pointBuried ${item.id}`,
-      severity: aboveM < 0 ? 'caution' : 'good',
+      severity: aboveM < 0 || aboveM > PUSHED_UP_SHARE * part.bodyM ? 'caution' : 'good',
       items: [item.id, point.hook],
       aboveM,
       repairs: noRepairs,

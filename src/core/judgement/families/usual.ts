@@ -5,8 +5,8 @@ import type { SlotCode } from '../slot';
 
 /** Below an arm a blade stays clear of the body when it is no longer than this. */
 const UNDER_ARM_M = 0.018;
-/** Under a belly a blade is as wide as the body at most. */
-const OF_BODY_WIDTH = 1;
+/** Under a belly a blade is so wide at most, of the body where that is widest: behind there it grows slimmer. A plate is taken as half as wide as high. */
+const OF_BODY_WIDTH = 0.65;
 /** And so long as this share of its room at most: the next hook hangs behind it. */
 const OF_BODY_LENGTH = 0.4;
 
@@ -22,7 +22,8 @@ const USUAL: Readonly<Partial<Record<Family, Readonly<Partial<Record<SlotCode, U
     bellyBlade: (part, { build: { carrier } }) =>
       part.kind !== 'blade' ||
       carrier.kind !== 'body' ||
-      (part.widthM <= OF_BODY_WIDTH * carrier.wire.widthM && part.lengthM <= OF_BODY_LENGTH * carrier.wire.lengthM),
+      (part.widthM <= OF_BODY_WIDTH * Math.max(carrier.wire.widthM, carrier.wire.heightM / 2) &&
+        part.lengthM <= OF_BODY_LENGTH * carrier.wire.lengthM),
     eyeHook: (part) => part.kind !== 'hook' || part.points === 3,
   },
 };

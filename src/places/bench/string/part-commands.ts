@@ -4,6 +4,7 @@ import { isSame } from '@/core/same';
 import { stepItem, strandIndexes, takeOff } from '@/core/lure/editing';
 import type { PickerAim } from '@/desk/picker/picker-state';
 import { canGoOverTie, canSitAtEnd, canSitInBody, canSitOn, hasRoomToHold } from '@/core/lure/structure';
+import { freestPlace } from '@/core/lure/take-body';
 import { childrenOf, howSchema, type Build, type Item, type Seat } from '@/core/lure/lure';
 import type { How } from '@/core/parts/kinds/room';
 import { PART_KINDS, type PartKind } from '@/core/parts/part';
@@ -129,9 +130,6 @@ const HOW_WORDS: Readonly<Record<How, string>> = {
   screwed: 'Screw a weight in',
 };
 
-/** Where a new eye is screwed in until it is moved, of the length of the body. */
-const NEW_EYE_AT = 0.35;
-
 function hangs({ seat }: Item): boolean {
   return seat.on === 'item' && seat.how === 'hung';
 }
@@ -142,7 +140,7 @@ function holdsOf(unit: StringUnit, build: Build): Hold[] {
     return [{ word: 'Force a ring over it', seat: { on: 'tie' }, kinds: PART_KINDS.filter(canGoOverTie) }];
   }
   if (end === 'body') {
-    const atM = build.carrier.kind === 'body' ? NEW_EYE_AT * build.carrier.wire.lengthM : 0;
+    const atM = build.carrier.kind === 'body' ? freestPlace(build, build.carrier.wire) : 0;
     const kinds = PART_KINDS.filter((kind) => canSitInBody(kind, build.carrier));
     return [{ word: 'Screw an eye in', seat: { on: 'body', side: 'belly', atM }, kinds }];
   }
