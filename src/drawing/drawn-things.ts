@@ -308,14 +308,7 @@ function endShapes(end: End) {
   };
 }
 
-function pieceOf(
-  build: Build,
-  item: Item,
-  { x0M, x1M }: Span,
-  parent: Holder | null,
-  line: LineKind,
-  covers: Piece['covers'] = null,
-): Piece {
+function pieceOf(build: Build, item: Item, { x0M, x1M }: Span, parent: Holder | null, line: LineKind): Piece {
   const holder = parent !== null && Object.hasOwn(build.items, parent) ? build.items[parent as ItemId] : undefined;
   return {
     item,
@@ -323,7 +316,7 @@ function pieceOf(
     lengthM: x1M - x0M,
     holder: holder?.part ?? null,
     held: childrenOf(build, item.id).map(({ part }) => part),
-    covers,
+    covers: null,
   };
 }
 
@@ -352,7 +345,7 @@ function drawSnell({ laid, run }: DrawnWire, { item, x0M, x1M }: PlacedEntry, ho
 function drawOff(build: Build, layout: Layout, placed: PlacedOff): DrawnThing {
   const { item, line, x0M, x1M, forward, offAxisM, parent } = placed;
   const { part } = item;
-  const piece = pieceOf(build, item, placed, parent, lineKind(line), coveredPoint(layout, placed));
+  const piece = { ...pieceOf(build, item, placed, parent, lineKind(line)), covers: coveredPoint(layout, placed) };
   const mirrored = forward && !isBored(part);
   const liftM = isLifted(line) ? offAxisM : 0;
   const reachM = drawnKind(part).reachM(part, piece);

@@ -3,7 +3,7 @@ import { outsideRadius } from '../core/geometry/outside-radius';
 import type { LaidCarrier, Layout } from '../core/geometry/layout';
 import { bodyProfile, lipOf } from '../core/parts/body-form';
 import type { LureBody } from '../core/parts/kinds/lure-body';
-import { carrierOfLine, lineKind, lineOf, poseOf, type Line } from '../core/geometry/placed';
+import { carrierOfLine, isLifted, lineKind, lineOf, poseOf, type Line } from '../core/geometry/placed';
 import { pointOn } from '../core/carriers/wire-path';
 import type { ItemId } from '../core/lure/lure';
 import { deltaSeats } from '../core/geometry/seats';
@@ -56,19 +56,19 @@ const TREBLE_RAD = [Math.PI / 2, Math.PI / 2 + (2 * Math.PI) / 3, Math.PI / 2 + 
 export function frontView(layout: Layout, motions: readonly Motion[]): FrontView {
   const turning = new Set(motions.flatMap(({ station, clevis }) => [station, ...(clevis ? [clevis.item] : [])]));
   const hands = new Map(deltaSeats(layout).map(({ item, blade }) => [item.id, blade.hand]));
-  const placeOf = (line: Line, alongM: number): FrontPlace => {
-    const { yM } = pointOn(poseOf(layout, line), alongM);
+  const placeOf = (line: Line, alongM: number, offAxisM = 0): FrontPlace => {
+    const { yM } = pointOn(poseOf(layout, line), alongM, isLifted(line) ? offAxisM : 0);
     return { rightMm: -asideM(layout, line, alongM) * MM, upMm: yM * MM };
   };
   const strung = layout.carriers.flatMap(({ id, strand }) =>
-    strand.map(({ item, x0M, x1M }) => ({ item, line: lineOf(id, 'run'), alongM: (x0M + x1M) / 2 })),
+    strand.map(({ item, x0M, x1M }) => ({ item, line: lineOf(id, 'run'), alongM: (x0M + x1M) / 2, offAxisM: 0 })),
   );
-  const hung = layout.off.map(({ item, line, pivotM }) => ({ item, line, alongM: pivotM }));
+  const hung = layout.off.map(({ item, line, pivotM, offAxisM }) => ({ item, line, alongM: pivotM, offAxisM }));
   const shown = [...strung, ...hung].filter(({ item }) => !turning.has(item.id) && item.part.kind !== 'hook');
   const hanging = shown
-    .map(({ item, line, alongM }): FrontPart => ({
+    .map(({ item, line, alongM, offAxisM }): FrontPart => ({
       key: item.id,
-      ...placeOf(line, alongM),
+      ...placeOf(line, alongM, offAxisM),
       ...halvesOf(item.part),
       colour: item.part.finish.hex,
     }))
@@ -80,9 +80,9 @@ export function frontView(layout: Layout, motions: readonly Motion[]): FrontView
     radiusMm: (dropM + reachM * Math.sin(spreadRad)) * MM,
     turns: rateHz > 0 ? turnsOf(hands.get(station)) : 'still',
   }));
-  const points = layout.off.flatMap(({ item, line, pivotM }) => {
+  const points = layout.off.flatMap(({ item, line, pivotM, offAxisM }) => {
     if (item.part.kind !== 'hook') return [];
-    const at = placeOf(line, pivotM);
+    const at = placeOf(line, pivotM, offAxisM);
     const gapMm = item.part.gapM * MM;
     return (item.part.points === 3 ? TREBLE_RAD : [Math.PI / 2]).map(
       (turn) => [at, { rightMm: at.rightMm + gapMm * Math.cos(turn), upMm: at.upMm + gapMm * Math.sin(turn) }] as const,

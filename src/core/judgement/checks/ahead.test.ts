@@ -94,7 +94,7 @@ describe('a point in a soft back', () => {
   };
   it('passes weed under the skin, hardly comes out of a body higher than the gap, is told of none that stands free', () => {
     expect(of(ember, 'pointBuried')).toBeUndefined();
-    expect(of(buried(0.015), 'pointBuried')?.severity).toBe('good');
+    expect(of(buried(0.02), 'pointBuried')?.severity).toBe('good');
     expect(of(buried(0.05), 'pointBuried')?.severity).toBe('caution');
     // Slim, it is bunched up over the gap.
     expect(of(buried(0.006), 'pointBuried')?.severity).toBe('caution');
