@@ -210,8 +210,12 @@ function partsInto(column: Column, { lure, system }: BuildSheetInput) {
   column.head('Parts, nose to tail');
   for (const { carrier } of carriersOf(build)) {
     const { wire } = carrier;
-    const size = showLength(roomOf(wire).telling(wire)[0] ?? 0, system === 'metric' ? 'trade' : 'metric');
-    column.row('1 ×', partTitle(wire), '', `${size}, ${wire.maker}`);
+    // Wire and line bear one measure in their name: the other is told. A body is told whole.
+    const size =
+      wire.kind === 'lureBody'
+        ? partLine(wire, system)
+        : showLength(wire.diameterM, system === 'metric' ? 'trade' : 'metric');
+    column.row('1 ×', partTitle(wire), '', wire.kind === 'lureBody' ? size : `${size}, ${wire.maker}`);
   }
   const rows: { part: Part; count: number; extra: string }[] = [];
   for (const { part, extra } of partsInOrder(lure)) {

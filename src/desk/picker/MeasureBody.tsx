@@ -186,7 +186,7 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
           }}
         />
       </div>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2">
+      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
         <SelectField label="Most like" value={draft.shape} options={SHAPES} onChange={(shape) => set({ shape })} />
         <SelectField label="Made of" value={stuff} options={STUFFS} onChange={setStuff} />
         {length('Length, without eyes and lip', 'lengthM')}
@@ -194,7 +194,7 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
         {length('Width', 'widthM')}
         {mass('Mass, bare', 'massKg', null)}
       </div>
-      <fieldset className="grid grid-cols-2 gap-x-3 gap-y-2">
+      <fieldset className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
         <legend className="pb-1 font-semibold">In water</legend>
         <SelectField label="What was found" value={draft.by} options={IN_WATER} onChange={(by) => set({ by })} />
         {(draft.by === 'floats' || draft.by === 'sinks') && (
@@ -210,10 +210,10 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
         <p className="col-span-2 text-sm text-ink-soft">
           {draft.by === 'scale'
             ? 'Hung from the scale by a thread, all of it under water. One that floats is held down by a sinker that is weighed under water by itself.'
-            : 'Let go lying flat in still water, timed over a known depth. So slow a bait tells its volume within a percent.'}
+            : 'Let go lying flat in still water, timed over a known depth. The slower it moves, the surer its volume.'}
         </p>
       </fieldset>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2">
+      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
         <SelectField label="The line is tied" value={draft.tieOn} options={TIED} onChange={(tieOn) => set({ tieOn })} />
         {draft.tieOn === 'back' && length('Line eye behind the nose', 'tieAtM')}
         {draft.tieOn === 'lip' && length('Line eye along the lip', 'tieAtM')}
@@ -276,7 +276,7 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
         <p className="font-semibold">{fault ? faultWords(fault, system) : words.title}</p>
         {!fault && words.lines.map((line) => <p key={line}>{line}</p>)}
       </div>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2">
+      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
         <SelectField label="Colour" value={finishName} options={FINISH_OPTIONS} onChange={setFinishName} />
         <label className="flex flex-col gap-1 text-sm text-ink-soft">
           What you call it

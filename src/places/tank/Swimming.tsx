@@ -72,7 +72,8 @@ export const Swimming = memo(function Swimming({ lure, prediction, speedMps, sys
   );
   useMoving(
     swung,
-    isStill || !wobble ? [] : [turned(wobble.swingRad), turned(-wobble.swingRad)],
+    // A lure behind a line swings about its own eye: the line ahead does not, so it is only told.
+    isStill || !wobble || lure.build.carrier.kind !== 'body' ? [] : [turned(wobble.swingRad), turned(-wobble.swingRad)],
     (wobble?.rateHz ?? 0) / slowedBy,
   );
   const front = useMemo(() => frontView(laid.layout, motions), [laid, motions]);
