@@ -10,6 +10,7 @@ import { spotOf, childrenOf, itemOf, type Item, type Lure } from '../core/lure/l
 import { carriersOf } from '../core/lure/strung';
 import { closingChecks } from '../core/make/closing-checks';
 import type { Plan } from '../core/make/plan';
+import type { Part } from '../core/parts/part';
 import { showLength, showLengthBoth, showMass, type UnitSystem } from '../core/units/write';
 import { CUT_WORDS, stretchWords, termWords } from '../words/length-words';
 import { partLine, partTitle, stateWords } from '../words/part-words';
