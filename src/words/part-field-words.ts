@@ -100,13 +100,18 @@ export function choiceWords(key: PartFieldKey, value: string | number): string {
 export function copyProblemWords({ problem }: Extract<Copied, { ok: false }>, part: Part, system: UnitSystem): string {
   switch (problem.code) {
     case 'notPossible': {
-      const name = WORDS[problem.key as PartFieldKey] ?? problem.key;
-      return `${capital(name)}: no ${part.kind === 'wire' ? 'wire' : 'part'} has such a one. A measure taken with a caliper or a scale would be right.`;
+      return outsideWords(problem.key, part.kind === 'wire' ? 'wire' : 'part');
     }
     case 'cannotStandTogether': {
       return faultWords(problem.fault, system);
     }
   }
+}
+
+/** A measure that no part has. @param key of the part's schema */
+export function outsideWords(key: string, of: 'part' | 'wire' | 'body'): string {
+  const name = WORDS[key as PartFieldKey] ?? key;
+  return `${capital(name)}: no ${of} has such a one. A measure taken with a caliper or a scale would be right.`;
 }
 
 /** Two measures that cannot stand together, and what would be right. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { bodyFromReadings, VOLUME_AGREES_WITHIN, type BodyReadings } from '@/core/hydro/measure-body';
+import { bodyFromReadings, type BodyReadings } from '@/core/hydro/measure-body';
 import type { InWater } from '@/core/hydro/volume-by-water';
 import { idFromName } from '@/core/lure/lure-id';
 import { BODY_SHAPES } from '@/core/parts/body-form';
@@ -20,7 +20,7 @@ import { SelectField } from '@/ui/SelectField';
 import { SlideField } from '@/ui/SlideField';
 import { degrees } from '@/words/angle-words';
 import { BODY_SHAPE_WORDS, measuredBodyWords } from '@/words/body-measuring-words';
-import { faultWords } from '@/words/part-field-words';
+import { faultWords, outsideWords } from '@/words/part-field-words';
 import { tell, useDesk } from '../desk-state';
 import { addOwnParts } from '../own-things';
 import { FINISHES } from './finishes';
@@ -123,9 +123,14 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
   const read = result.outcome === 'measured' ? partSchema.safeParse({ ...named, ...result.measures }) : null;
   const part = read?.success ? read.data : null;
   const [fault] = part ? measureFaults(part) : [];
-  const words = measuredBodyWords(result, system);
-  const isAmiss =
-    words.tone === 'fault' && !(result.outcome === 'measured' && Math.abs(result.agreement - 1) > VOLUME_AGREES_WITHIN);
+  const told = measuredBodyWords(result, system);
+  // What no body has, or cannot stand together, comes before all else.
+  const amiss =
+    read && !read.success
+      ? outsideWords(String(read.error.issues[0]?.path[0] ?? 'volumeM3'), 'body')
+      : fault
+        ? faultWords(fault, system)
+        : null;
   const unit = system === 'metric' ? 'mm' : 'in';
   const massUnit = system === 'metric' ? 'g' : 'oz';
   const length = (label: string, key: 'lengthM' | 'heightM' | 'widthM' | 'lipLengthM' | 'lipWidthM' | 'tieAtM') => (
@@ -271,10 +276,10 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
       <div
         role="status"
         data-testid="measured body"
-        className={`rounded-md px-2.5 py-2 text-sm ${words.tone === 'fault' || fault ? 'bg-fault-soft' : 'bg-accent-soft'}`}
+        className={`rounded-md px-2.5 py-2 text-sm ${told.tone === 'fault' || amiss ? 'bg-fault-soft' : 'bg-accent-soft'}`}
       >
-        <p className="font-semibold">{fault ? faultWords(fault, system) : words.title}</p>
-        {!fault && words.lines.map((line) => <p key={line}>{line}</p>)}
+        <p className="font-semibold">{amiss ?? told.title}</p>
+        {!amiss && told.lines.map((line) => <p key={line}>{line}</p>)}
       </div>
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
         <SelectField label="Colour" value={finishName} options={FINISH_OPTIONS} onChange={setFinishName} />
@@ -290,12 +295,7 @@ export function MeasureBody({ system, onKept, onBack }: MeasureBodyProps) {
         </label>
       </div>
       <div className="flex gap-2">
-        <Button
-          look="main"
-          className="flex-1"
-          disabled={!part || fault !== undefined || isAmiss}
-          onClick={() => void keep()}
-        >
+        <Button look="main" className="flex-1" disabled={!part || fault !== undefined} onClick={() => void keep()}>
           Keep this body
         </Button>
         <Button onClick={onBack}>Own parts</Button>
@@ -330,8 +330,15 @@ function fromTraced({ lengthM, heightM, traced, bellyEyesM, lip, tie }: TracedFo
     traced,
     ...(bellyEyesM.length > 0 ? { hangersM: bellyEyesM.map(asRead) } : {}),
     ...(lip ? { hasLip: true, lipLengthM: asRead(lip.lengthM), lipDownRad: lip.downRad } : {}),
-    ...(tie && draft.tieOn !== 'nose' ? { tieAtM: asRead(draft.tieOn === 'lip' ? tie.alongLipM : tie.fromNoseM) } : {}),
+    ...(tie ? tiedAt(tie, lip !== null || draft.hasLip) : {}),
   };
+}
+
+/** A mark that lies ahead along the lip is on it; any other on the back. */
+function tiedAt({ fromNoseM, alongLipM }: NonNullable<TracedForm['tie']>, hasLip: boolean): Partial<Draft> {
+  return hasLip && alongLipM > 0
+    ? { tieOn: 'lip', tieAtM: asRead(alongLipM) }
+    : { tieOn: 'back', tieAtM: asRead(fromNoseM) };
 }
 
 /** The body as far as it is known, the rest as bodies usually are. */
