@@ -94,8 +94,7 @@ test('a belly flasher by keyboard alone, from a bare body: too wide a blade mend
   await wide
     .getByRole('button', { name: /^Swap it for/ })
     .first()
-    .focus();
-  await page.keyboard.press('Enter');
+    .press('Enter');
   await expect(wide).toHaveCount(0);
   await bench.expectAllInOrder();
   await bench.showChecksInOrder();
