@@ -121,7 +121,7 @@ test('a belly flasher by keyboard alone, from a bare body: too wide a blade mend
   await printSheet(bench, 'Hard bait with a blade');
 });
 
-test('a blade goes ahead of a diver: less depth than without, the schools told, the bait made first and tied on', async ({
+test('a blade goes ahead of a diver: less depth than without it, the schools told, the bait made first and hung on', async ({
   bench,
   page,
 }) => {
@@ -131,13 +131,20 @@ test('a blade goes ahead of a diver: less depth than without, the schools told, 
     await expect(told).toContainText(/\d/);
     return Number.parseFloat((/[\d.]+/.exec(await told.innerText()) ?? [''])[0]);
   };
-  await bench.open('/bench?lure=halvane-glint');
-  const alone = await depth();
   await bench.open('/bench?lure=stolk-herald');
   await bench.unit(/^hook end/i).click();
   await page.getByLabel('Tie one of your lures on behind').selectOption({ label: 'Halvane Glint' });
   await expect(bench.unit(/Treble hook/)).toBeVisible();
-  await expect.poll(depth).toBeLessThan(alone);
+  await bench.expectAllInOrder();
+  // The same line with the blade off it: the bait goes deeper.
+  const wobble = page.getByTestId('ride wobbleHz');
+  await expect(wobble).toBeVisible();
+  const ahead = await depth();
+  await bench.unit(/French blade/).click();
+  await bench.button('Take off').click();
+  await expect.poll(depth).toBeGreaterThan(ahead);
+  await bench.button('Undo').click();
+  await expect.poll(depth).toBe(ahead);
   await bench.expectAllInOrder();
   await bench.showChecksInOrder();
   await expect(bench.findings()).toContainText('Blade ahead of a diver: builders differ');

@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { findingWords, NO_REPAIR_WORDS, repairWords, SEVERITY_WORDS } from '@/words/finding-words';
 import { partTitle } from '@/words/part-words';
 import { pick, useDesk } from '@/desk/desk-state';
-import { useMendings } from '@/desk/figures/use-core';
+import { shownOf, useMendings } from '@/desk/figures/use-core';
 import { change } from '@/desk/open-lure';
 import { SEVERITY_MARKS } from '@/desk/severity-marks';
 
@@ -94,8 +94,10 @@ function OpenFindings(props: FindingsPanelProps) {
   const { outfit, tank } = useDesk((state) => state.settings);
   const ownParts = useDesk((state) => state.ownParts);
   const asked = useMendings(lure, water, speedMps, rules, outfit, tank.bottomM, ownParts);
-  // Of the lure before nothing is offered: what mended that may harm this.
-  const found = asked.state === 'ready' && asked.answer.lure === lure ? asked.answer.mendings : null;
+  // Of the lure before nothing is offered: what mended that may harm this. Asked again of the same lure, as when own parts
+  // come in, what was found stays under the hand until more is known.
+  const known = shownOf(asked);
+  const found = known?.lure === lure ? known.mendings : null;
   return findings
     .filter(({ severity }) => severity !== 'good')
     .map((finding) => (
