@@ -44,7 +44,7 @@ test('from bare wire to a tandem spinnerbait without faults', async ({ bench, pa
   await expect(page.getByTestId('cut wire')).toContainText('mm');
   await bench.saved();
   const file = await bench.exported();
-  expect(JSON.parse(file.text)).toMatchObject({ version: 8, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
+  expect(JSON.parse(file.text)).toMatchObject({ version: 9, lure: { family: 'spinnerbait', name: 'Okkel Tandem' } });
   await bench.importText(file.text);
   await expect(bench.notice(/is here already, the same to the last part/)).toBeVisible();
 
